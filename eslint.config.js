@@ -1,0 +1,86 @@
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+const noClock = [
+  {
+    selector: "MemberExpression[object.name='Date'][property.name='now']",
+    message: 'core has no clock: take today or now as an argument.',
+  },
+  {
+    selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+    message: 'core has no clock: take today or now as an argument.',
+  },
+  {
+    selector: "MemberExpression[object.name='Math'][property.name='random']",
+    message: 'core is deterministic: no randomness.',
+  },
+];
+
+/** Forbids the imports that would turn an arrow of docs/architecture.md round. */
+function arrows(patterns) {
+  return { 'no-restricted-imports': ['error', { patterns }] };
+}
+
+export default tseslint.config(
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      '**/.yugator/**',
+      'server/src/openapi/metadata.ts',
+      '**/*.cjs',
+    ],
+  },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  {
+    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly' } },
+    rules: {
+      '@typescript-eslint/no-extraneous-class': 'off',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
+      complexity: ['error', 14],
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts', 'core/src/**/testing/**'],
+    rules: {
+      'no-restricted-syntax': ['error', ...noClock],
+      ...arrows([{ regex: '^[^.]', message: 'core imports nothing but its own files.' }]),
+    },
+  },
+  {
+    files: ['contracts/src/**/*.ts'],
+    rules: arrows([
+      {
+        regex: '^@yugator/(server|web|e2e)|^(@nestjs|react|sequelize)',
+        message: 'contracts sit above core only.',
+      },
+    ]),
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    rules: arrows([
+      { regex: '^@yugator/(web|e2e)|^react', message: 'server and web never import each other.' },
+    ]),
+  },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      ...arrows([
+        { regex: '^@yugator/(server|e2e)|^@nestjs', message: 'server and web never import each other.' },
+        { regex: '^@mui/material$', message: 'Import MUI by path, to keep the first load small.' },
+      ]),
+    },
+  },
+  {
+    files: ['e2e/src/**/*.ts'],
+    rules: arrows([{ regex: '^@yugator/', message: 'e2e knows the product by its surface only.' }]),
+  },
+);

@@ -1,0 +1,1 @@
+module.exports = { ...require('../jest.preset.cjs'), testEnvironment: 'node' };
