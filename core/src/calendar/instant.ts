@@ -1,0 +1,51 @@
+import type { CivilDate } from './civilDate.js';
+
+/** A moment in UTC, in milliseconds since 1970-01-01T00:00Z. */
+export type Instant = number & { readonly __brand: 'Instant' };
+
+export const MS_PER_HOUR = 3_600_000;
+
+/** The moment written in ISO 8601. Throws a RangeError where the text names no moment. */
+export function instant(text: string): Instant {
+  const ms = Date.parse(text);
+  if (Number.isNaN(ms)) throw new RangeError(`"${text}" is not a moment; write it as 2027-05-13T17:10:00Z.`);
+  return ms as Instant;
+}
+
+interface ZoneFormats {
+  readonly day: Intl.DateTimeFormat;
+  readonly clock: Intl.DateTimeFormat;
+}
+
+/** Making a format costs a thousand times as much as using it. */
+const formats = new Map<string, ZoneFormats>();
+
+function formatsOf(timeZone: string): ZoneFormats {
+  const known = formats.get(timeZone);
+  if (known) return known;
+  const day = { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' } as const;
+  const clock = { ...day, hourCycle: 'h23', hour: '2-digit', minute: '2-digit', second: '2-digit' } as const;
+  const made = { day: new Intl.DateTimeFormat('en-CA', day), clock: new Intl.DateTimeFormat('en-CA', clock) };
+  formats.set(timeZone, made);
+  return made;
+}
+
+/** The civil date that a clock in `timeZone` (an IANA name) shows at `at`. Throws a RangeError for an unknown zone. */
+export function civilDateAt(at: Instant, timeZone: string): CivilDate {
+  return formatsOf(timeZone).day.format(at) as CivilDate;
+}
+
+/** What a clock in `timeZone` shows at `at`, as if it were UTC. */
+function wallClock(at: number, timeZone: string): number {
+  const parts = formatsOf(timeZone).clock.formatToParts(at);
+  const part = (type: string) => Number(parts.find((candidate) => candidate.type === type)?.value);
+  return Date.UTC(part('year'), part('month') - 1, part('day'), part('hour'), part('minute'), part('second'));
+}
+
+/** The moment at which clocks in `timeZone` show `hour` o'clock on `date`; during a gap of the clocks, the moment after it. */
+export function instantOnDay(date: CivilDate, hour: number, timeZone: string): Instant {
+  const wanted = Date.parse(date) + hour * MS_PER_HOUR;
+  // Two steps: the offset at the first guess may be that of the other side of a clock change.
+  const guess = wanted - (wallClock(wanted, timeZone) - wanted);
+  return (guess - (wallClock(guess, timeZone) - wanted)) as Instant;
+}

@@ -1,0 +1,48 @@
+import type { Instant } from '../calendar/instant.js';
+import { lifeHours, roundHours } from './lifeHours.js';
+import type { LifeHours } from './lifeHours.js';
+import type { LifeReading, Reading } from './reading.js';
+
+/** A stretch of time with one meter: while it lasts, `life = offset + shown`. */
+export interface MeterSegment {
+  readonly startsAt: Instant;
+  /** hours to add to what the meter shows; negative where the meter came with hours of another machine */
+  readonly offset: number;
+}
+
+/** The first segment of a machine: its meter showed `shownAtStart` when its life stood at `lifeAtStart`. */
+export function firstSegment(startsAt: Instant, lifeAtStart: number, shownAtStart: number): MeterSegment {
+  return { startsAt, offset: roundHours(lifeAtStart - shownAtStart) };
+}
+
+/** The segment after a meter that showed `oldShown` was replaced by one that shows `newShown`. */
+export function segmentAfterReplacement(
+  before: MeterSegment,
+  startsAt: Instant,
+  oldShown: number,
+  newShown: number,
+): MeterSegment {
+  return { startsAt, offset: roundHours(before.offset + oldShown - newShown) };
+}
+
+/**
+ * The segment in force at `at`: the last to have started by then, or the first of all for earlier moments.
+ * `segments` is in order of time. Throws a RangeError where it is empty.
+ */
+export function segmentAt(segments: readonly MeterSegment[], at: Instant): MeterSegment {
+  const found = segments.findLast((segment) => segment.startsAt <= at) ?? segments[0];
+  if (!found) throw new RangeError('A meter needs at least one segment.');
+  return found;
+}
+
+/** The life hours that a reading stands for. */
+export function lifeOf(reading: Reading, segments: readonly MeterSegment[]): LifeHours {
+  return lifeHours(segmentAt(segments, reading.at).offset + reading.shown);
+}
+
+/** All readings with their life hours, in order of time (and of life within the same moment). */
+export function toLife(readings: readonly Reading[], segments: readonly MeterSegment[]): LifeReading[] {
+  return readings
+    .map((reading) => ({ at: reading.at, shown: reading.shown, life: lifeOf(reading, segments) }))
+    .sort((a, b) => a.at - b.at || a.life - b.life);
+}

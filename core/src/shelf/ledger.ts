@@ -1,0 +1,28 @@
+/** A change of an article's stock. Voided movements are left out by the caller. */
+export interface StockMovement {
+  /** positive in, negative out; pieces or litres as the article is counted */
+  readonly quantity: number;
+}
+
+/** Stock to the thousandth (millilitres): hides binary fractions. */
+export function roundQuantity(quantity: number): number {
+  return Math.round(quantity * 1000) / 1000;
+}
+
+/** What is on hand after all `movements`. Negative where more was drawn than was ever booked in. */
+export function onHand(movements: readonly StockMovement[]): number {
+  return roundQuantity(movements.reduce((sum, movement) => sum + movement.quantity, 0));
+}
+
+/** The movement that brings the book from `booked` to what was `counted` on the shelf. */
+export function countCorrection(booked: number, counted: number): number {
+  return roundQuantity(counted - booked);
+}
+
+/** How an article stands against the stock it should not fall below. */
+export type StockState = 'out' | 'low' | 'enough';
+
+export function stockState(quantity: number, leastOnHand: number): StockState {
+  if (quantity <= 0) return 'out';
+  return quantity < leastOnHand ? 'low' : 'enough';
+}
