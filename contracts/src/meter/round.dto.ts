@@ -1,0 +1,66 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsISO8601, IsOptional, IsString, ValidateNested } from 'class-validator';
+import { IsMeterHours } from '../meterHours.js';
+
+/** A meter reading and what it means. */
+export class LifeReadingDto {
+  /** instant, ISO 8601 UTC */
+  at!: string;
+  /** hours, as the meter shows */
+  shown!: number;
+  /** hours the machine has really run */
+  life!: number;
+}
+
+/** A stretch of time with one meter: life = offset + shown. */
+export class MeterSegmentDto {
+  /** instant, ISO 8601 UTC */
+  startsAt!: string;
+  offset!: number;
+}
+
+/** A machine on the walk round the sheds. */
+export class RoundMachineDto {
+  id!: string;
+  tag!: string;
+  name!: string;
+  shed!: string;
+  segments!: MeterSegmentDto[];
+  /** the latest that count, in order of time */
+  readings!: LifeReadingDto[];
+  /** hours a week at present; null while unknown */
+  hoursPerWeek!: number | null;
+}
+
+/** The whole fleet in walking order. */
+export class RoundDto {
+  machines!: RoundMachineDto[];
+}
+
+export class RoundReadingDto {
+  @IsString({ message: 'The machine is missing.' })
+  machineId!: string;
+
+  @IsMeterHours()
+  shown!: number;
+}
+
+/** Readings taken on one walk. All are kept, or none. */
+export class EnterRoundDto {
+  @ValidateNested({ each: true })
+  @Type(() => RoundReadingDto)
+  @ArrayMinSize(1, { message: 'Type at least one reading.' })
+  @ArrayMaxSize(2000, { message: 'Send at most 2,000 readings at once.' })
+  readings!: RoundReadingDto[];
+
+  /** when they were read, ISO 8601; now, where left out */
+  @IsOptional()
+  @IsISO8601({ strict: true }, { message: 'Give the time of the round as 2027-05-13T17:10:00Z.' })
+  readAt?: string;
+}
+
+/** What a round came to. */
+export class RoundResultDto {
+  /** readings kept */
+  kept!: number;
+}

@@ -1,0 +1,39 @@
+import type { DueState } from '@yugator/core';
+import { MachineRefDto } from '../machine/machine.dto.js';
+import { DueLineDto } from '../schedule/due.dto.js';
+
+/** A machine on Today. */
+export class TodayMachineDto extends MachineRefDto {
+  state!: DueState;
+  life!: number;
+  /** all items, worst first */
+  lines!: DueLineDto[];
+  /** the open job, where there is one */
+  openJobId!: string | null;
+}
+
+/** A machine whose meter has not been read for too long. */
+export class StaleMeterDto extends MachineRefDto {
+  days!: number;
+  /** life hours at the last reading */
+  life!: number;
+}
+
+/** An article that is out or below what should be on hand. */
+export class ShortArticleDto {
+  id!: string;
+  name!: string;
+  unit!: 'piece' | 'litre';
+  onHand!: number;
+  leastOnHand!: number;
+}
+
+/** What bites now. */
+export class TodayDto {
+  /** civil date at the site */
+  today!: string;
+  /** worst first; every machine of the fleet */
+  machines!: TodayMachineDto[];
+  stale!: StaleMeterDto[];
+  short!: ShortArticleDto[];
+}
