@@ -1,0 +1,86 @@
+import { Module } from '@nestjs/common';
+import type { DynamicModule } from '@nestjs/common';
+import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR, DiscoveryModule } from '@nestjs/core';
+import { ThrottlerModule } from '@nestjs/throttler';
+import { Sequelize } from 'sequelize-typescript';
+import { BookCatalogue } from './books/bookCatalogue.js';
+import { BooksController } from './books/books.controller.js';
+import { Clock } from './clock/clock.js';
+import { IdempotencyInterceptor } from './database/idempotency.interceptor.js';
+import { UnitOfWork } from './database/unitOfWork.js';
+import { HealthController } from './health/health.controller.js';
+import { JobsController } from './job/jobs.controller.js';
+import { Jobs } from './job/jobs.js';
+import { JobSheets } from './job/jobSheets.js';
+import { Records } from './job/records.js';
+import { LiveController } from './live/live.controller.js';
+import { LiveFeed } from './live/liveFeed.js';
+import { FleetController } from './machine/fleet.controller.js';
+import { Fleet } from './machine/fleet.js';
+import { MetersController } from './meter/meters.controller.js';
+import { Meters } from './meter/meters.js';
+import { FirstCrewLead } from './people/firstCrewLead.js';
+import { PeopleController } from './people/people.controller.js';
+import { People } from './people/people.js';
+import { ProblemFilter } from './problem/problem.filter.js';
+import { FleetSchedule } from './schedule/fleetSchedule.js';
+import { RoleGuard } from './session/roleGuard.js';
+import { SessionController } from './session/session.controller.js';
+import { Sessions } from './session/sessions.js';
+import { SignInThrottle } from './session/signInThrottle.js';
+import { ShelfController } from './shelf/shelf.controller.js';
+import { Shelf } from './shelf/shelf.js';
+import { SiteCalendar } from './site/siteCalendar.js';
+import { TodayController } from './today/today.controller.js';
+import { Today } from './today/today.js';
+
+const SIGN_IN_ATTEMPTS_A_MINUTE = 10;
+
+@Module({})
+export class AppModule {
+  /** The application over a database and a clock. */
+  static over(sequelize: Sequelize, clock: Clock): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        DiscoveryModule,
+        ThrottlerModule.forRoot([{ ttl: 60_000, limit: SIGN_IN_ATTEMPTS_A_MINUTE }]),
+      ],
+      controllers: [
+        BooksController,
+        FleetController,
+        HealthController,
+        JobsController,
+        LiveController,
+        MetersController,
+        PeopleController,
+        SessionController,
+        ShelfController,
+        TodayController,
+      ],
+      providers: [
+        { provide: Sequelize, useValue: sequelize },
+        { provide: Clock, useValue: clock },
+        { provide: APP_GUARD, useClass: RoleGuard },
+        { provide: APP_INTERCEPTOR, useClass: IdempotencyInterceptor },
+        { provide: APP_FILTER, useClass: ProblemFilter },
+        BookCatalogue,
+        FirstCrewLead,
+        Fleet,
+        FleetSchedule,
+        Jobs,
+        JobSheets,
+        LiveFeed,
+        Meters,
+        People,
+        Records,
+        Sessions,
+        Shelf,
+        SignInThrottle,
+        SiteCalendar,
+        Today,
+        UnitOfWork,
+      ],
+    };
+  }
+}

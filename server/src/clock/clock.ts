@@ -1,0 +1,27 @@
+import type { Instant } from '@yugator/core';
+
+/** The port through which the server learns the time. */
+export abstract class Clock {
+  abstract now(): Instant;
+}
+
+export class SystemClock extends Clock {
+  now(): Instant {
+    return Date.now() as Instant;
+  }
+}
+
+/** A clock that stands where it is set. */
+export class SetClock extends Clock {
+  constructor(private at: Instant) {
+    super();
+  }
+
+  now(): Instant {
+    return this.at;
+  }
+
+  set(at: Instant): void {
+    this.at = at;
+  }
+}

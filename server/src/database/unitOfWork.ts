@@ -1,0 +1,60 @@
+import { setTimeout as wait } from 'node:timers/promises';
+import { Injectable } from '@nestjs/common';
+import type { Subject } from '@yugator/contracts';
+import { Transaction } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import { LiveFeed } from '../live/liveFeed.js';
+import { ambient } from './ambient.js';
+
+const ATTEMPTS = 6;
+/** Deadlock found; lock wait timeout exceeded. A Galera cluster reports a lost certification as the first. */
+const WORTH_ANOTHER_TRY = new Set([1213, 1205]);
+/** A row that was waited for is read as the other transaction left it, not as it stood before the wait. */
+const READ_COMMITTED = Transaction.ISOLATION_LEVELS.READ_COMMITTED;
+const CHANGED = 'changedSubjects';
+
+/** MariaDB's number of an error that Sequelize or the driver wrapped; undefined for others. */
+export function databaseErrno(error: unknown): number | undefined {
+  if (!(error instanceof Error)) return undefined;
+  if ('errno' in error && typeof error.errno === 'number') return error.errno;
+  return databaseErrno('parent' in error ? error.parent : error.cause);
+}
+
+/** All-or-nothing writes. */
+@Injectable()
+export class UnitOfWork {
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly feed: LiveFeed,
+  ) {}
+
+  /**
+   * Runs `work` in one transaction that every query in it joins by itself, and commits it. Where the database gives up on it
+   * because of another transaction, it is run again, a bounded number of times. What it noted as changed is published after
+   * the commit. Inside another unit of work it joins that one.
+   */
+  async run<T>(work: () => Promise<T>): Promise<T> {
+    if (ambient.get('transaction')) return work();
+    for (let attempt = 1; ; attempt += 1) {
+      const changed = new Set<Subject>();
+      try {
+        const result = await ambient.run(() => {
+          ambient.set(CHANGED, changed);
+          return this.sequelize.transaction({ isolationLevel: READ_COMMITTED }, work);
+        });
+        this.feed.publish([...changed]);
+        return result;
+      } catch (error) {
+        if (attempt >= ATTEMPTS || !WORTH_ANOTHER_TRY.has(databaseErrno(error) ?? 0)) throw error;
+        await wait(attempt * 20 * (0.5 + Math.random()));
+      }
+    }
+  }
+
+  /** Notes what the running unit of work changes. */
+  changed(...subjects: Subject[]): void {
+    const noted = ambient.get(CHANGED);
+    if (!(noted instanceof Set)) throw new Error('A change can only be noted inside a unit of work.');
+    for (const subject of subjects) noted.add(subject);
+  }
+}

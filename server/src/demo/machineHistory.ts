@@ -1,0 +1,177 @@
+import { addDays, dueOf, instantOnDay, lifeHours, MS_PER_HOUR, roundHours } from '@yugator/core';
+import type {
+  CivilDate,
+  EntryIntoService,
+  Instant,
+  ItemHistory,
+  ScheduleItem,
+  ServicePoint,
+  UsageModel,
+} from '@yugator/core';
+import { TIME_ZONE } from './larkmere.js';
+import type { DemoMachine, Pattern } from './larkmere.js';
+import type { Random } from './random.js';
+
+/** Weeks of history that the demonstration tells. */
+const WEEKS = 104;
+/** Weeks that a neglected machine has gone without service. */
+const NEGLECTED_WEEKS = 5;
+const UNREAD_DAYS = 11;
+/** Places in their book of the items that nobody knows the last time of on a machine with that story. */
+const UNKNOWN_ITEMS = [7, 9];
+
+export interface DemoReading {
+  readonly at: Instant;
+  readonly shown: number;
+  readonly voided: boolean;
+}
+
+export interface DemoJob {
+  readonly at: Instant;
+  readonly on: CivilDate;
+  readonly life: number;
+  readonly shown: number;
+  readonly itemIds: readonly string[];
+}
+
+export interface DemoDeclaration {
+  readonly itemId: string;
+  readonly on: CivilDate;
+  readonly life: number;
+}
+
+export interface DemoHistory {
+  readonly entry: EntryIntoService;
+  /** what the crew lead took over from the paper record */
+  readonly declared: readonly DemoDeclaration[];
+  readonly readings: readonly DemoReading[];
+  /** the first segment, and the one after a replaced meter */
+  readonly segments: readonly { readonly startsAt: Instant; readonly offset: number }[];
+  readonly jobs: readonly DemoJob[];
+}
+
+/** Hours a week on a day of the year: mowing from 6 April to 24 October, leaves to 5 December, then winter. */
+function hoursPerWeek(on: CivilDate, pattern: Pattern): number {
+  const day = on.slice(5);
+  if (day >= '04-06' && day <= '10-24') return pattern.mowing;
+  return day > '10-24' && day <= '12-05' ? pattern.leaves : pattern.winter;
+}
+
+const NO_FORECAST: UsageModel = { hoursPerWeek: null, dateReached: () => null };
+
+/** What is known of each item as the story goes on. */
+class ServiceBook {
+  private readonly history: Map<string, ItemHistory & { completions: ServicePoint[] }>;
+
+  constructor(
+    private readonly items: readonly ScheduleItem[],
+    private readonly entry: EntryIntoService,
+    declared: readonly DemoDeclaration[],
+  ) {
+    this.history = new Map(
+      items.map(({ id }) => [
+        id,
+        {
+          completions: [],
+          declared: declared
+            .filter((point) => point.itemId === id)
+            .map(({ on, life }) => ({ on, life: lifeHours(life) })),
+        },
+      ]),
+    );
+  }
+
+  /** What a good crew does on a visit: everything overdue or ripe. Items without a record stay without one. */
+  ripe(today: CivilDate, life: number): string[] {
+    return this.items
+      .filter((item) => {
+        const history = this.history.get(item.id) ?? { completions: [], declared: [] };
+        const { state } = dueOf(item, history, this.entry, { today, life, usage: NO_FORECAST });
+        return state === 'overdue' || state === 'ripe';
+      })
+      .map((item) => item.id);
+  }
+
+  done(itemIds: readonly string[], on: CivilDate, life: number): void {
+    for (const id of itemIds) this.history.get(id)?.completions.push({ on, life: lifeHours(life) });
+  }
+}
+
+/** Declares each item done some way back in its interval, as the paper record of a crew that kept up would say. */
+function paperRecord(
+  items: readonly ScheduleItem[],
+  begins: CivilDate,
+  life: number,
+  isUsed: boolean,
+  random: Random,
+): DemoDeclaration[] {
+  return items.flatMap((item, index) => {
+    const share = random.next();
+    if (isUsed && UNKNOWN_ITEMS.includes(index)) return [];
+    const hours = item.triggers.find((trigger) => trigger.kind === 'everyHours')?.hours ?? 0;
+    const calendar = item.triggers.find((trigger) => trigger.kind === 'everyCalendar');
+    const days = calendar ? calendar.count * (calendar.unit === 'month' ? 30 : 1) : 60;
+    const back = Math.max(0, life - hours * share);
+    return [
+      { itemId: item.id, on: addDays(begins, -Math.round(days * share)), life: Math.round(back * 10) / 10 },
+    ];
+  });
+}
+
+/** Two years of a machine's readings and services up to yesterday or so, the same for the same day and seed. */
+export function machineHistory(
+  machine: DemoMachine,
+  items: readonly ScheduleItem[],
+  today: CivilDate,
+  random: Random,
+): DemoHistory {
+  const lastRead = addDays(
+    today,
+    machine.story === 'unread' ? -UNREAD_DAYS : -1 - Math.floor(random.next() * 3),
+  );
+  const owned = Math.floor(machine.yearsAgo * 52);
+  const weeks = Math.min(WEEKS, owned);
+  const begins = addDays(lastRead, -weeks * 7);
+  const { mowing, leaves, winter } = machine.pattern;
+  const ranBefore = (owned - weeks) * (mowing * 0.55 + leaves * 0.11 + winter * 0.34);
+  const atStart = Math.round((machine.startHours + ranBefore) * 10) / 10;
+  const cameNew = machine.startHours === 0;
+  const entry = { on: addDays(begins, (weeks - owned) * 7), life: lifeHours(machine.startHours), cameNew };
+  const hasPast = owned > weeks || !cameNew;
+  const declared = hasPast ? paperRecord(items, begins, atStart, machine.story === 'noRecord', random) : [];
+  const book = new ServiceBook(items, entry, declared);
+  const hard = random.between(0.85, 1.15);
+  const replacedInWeek = machine.story === 'meterReplaced' ? Math.floor(weeks * 0.6) : -1;
+
+  const entered = instantOnDay(entry.on, 7, TIME_ZONE);
+  const readings: DemoReading[] = [{ at: entered, shown: machine.startHours, voided: false }];
+  if (owned > weeks)
+    readings.push({ at: instantOnDay(begins, 16, TIME_ZONE), shown: atStart, voided: false });
+  const segments = [{ startsAt: entered, offset: 0 }];
+  const jobs: DemoJob[] = [];
+  let life = atStart;
+  let offset = 0;
+  for (let week = 1; week <= weeks; week += 1) {
+    const on = addDays(begins, week * 7);
+    const isLast = week === weeks;
+    const weather = random.chance(0.05) ? 0.2 : random.between(0.6, 1.4);
+    life = Math.round((life + hoursPerWeek(on, machine.pattern) * hard * weather) * 10) / 10;
+    const at = (instantOnDay(on, 16, TIME_ZONE) + Math.floor(random.between(0, 50)) * 60_000) as Instant;
+    if (week === replacedInWeek) {
+      offset = life;
+      segments.push({ startsAt: at, offset });
+    }
+    const shown = roundHours(life - offset);
+    const forgotten = !isLast && week !== replacedInWeek && random.chance(0.06);
+    if (!forgotten) readings.push({ at, shown, voided: false });
+    if (isLast && machine.story === 'slip') {
+      readings.push({ at: (at - 60_000) as Instant, shown: roundHours(shown * 10), voided: true });
+    }
+    const neglected = machine.story === 'neglected' && week > weeks - NEGLECTED_WEEKS;
+    const itemIds = neglected || random.chance(0.15) ? [] : book.ripe(on, life);
+    if (itemIds.length === 0) continue;
+    book.done(itemIds, on, life);
+    jobs.push({ at: (at + MS_PER_HOUR) as Instant, on, life, shown, itemIds });
+  }
+  return { entry, declared, readings, segments, jobs };
+}

@@ -1,0 +1,55 @@
+import type { JobState } from '@yugator/contracts';
+import { BelongsTo, Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
+import { Item } from '../books/book.model.js';
+import {
+  Flag,
+  Id,
+  Moment,
+  OptionalDay,
+  OptionalHours,
+  OptionalMoment,
+  OptionalRef,
+  OptionalText,
+  OptionalWhole,
+  Ref,
+  Text,
+  Whole,
+} from '../database/columns.js';
+import { Machine } from '../machine/machine.model.js';
+import { Movement } from '../shelf/shelf.model.js';
+
+/** One visit of one machine; once signed off, the record of it. */
+@Table({ tableName: 'jobs' })
+export class Job extends Model {
+  @Id declare id: string;
+  @ForeignKey(() => Machine) @Ref declare machineId: string;
+  @Text declare state: JobState;
+  @Moment declare openedAt: Date;
+  @Ref declare openedById: string;
+  @Whole declare version: number;
+  @OptionalDay declare doneOn: string | null;
+  @OptionalHours declare life: number | null;
+  @OptionalHours declare shown: number | null;
+  @OptionalRef declare doneById: string | null;
+  @OptionalWhole declare minutes: number | null;
+  @Text declare note: string;
+  @OptionalRef declare readingId: string | null;
+  @OptionalMoment declare signedOffAt: Date | null;
+  @OptionalRef declare signedOffById: string | null;
+  @OptionalMoment declare voidedAt: Date | null;
+  @OptionalRef declare voidedById: string | null;
+  @OptionalText declare voidReason: string | null;
+  @BelongsTo(() => Machine) declare machine?: Machine;
+  @HasMany(() => JobItem) declare items?: JobItem[];
+  @HasMany(() => Movement, { foreignKey: 'jobId' }) declare movements?: Movement[];
+}
+
+@Table({ tableName: 'job_items' })
+export class JobItem extends Model {
+  @ForeignKey(() => Job) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare jobId: string;
+  @ForeignKey(() => Item) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare itemId: string;
+  @Flag declare ticked: boolean;
+  @Whole declare version: number;
+  @BelongsTo(() => Item) declare item?: Item;
+  @BelongsTo(() => Job) declare job?: Job;
+}

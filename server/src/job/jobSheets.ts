@@ -1,0 +1,73 @@
+import { Injectable } from '@nestjs/common';
+import type { JobDrawDto, JobDto } from '@yugator/contracts';
+import { civilDateAt, proposedDraw } from '@yugator/core';
+import type { Instant } from '@yugator/core';
+import { Item } from '../books/book.model.js';
+import { Machine } from '../machine/machine.model.js';
+import { namesById } from '../people/namesById.js';
+import { notFound } from '../problem/problem.js';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import { toDueLines } from '../schedule/toDueLine.js';
+import { Shelf } from '../shelf/shelf.js';
+import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { Job, JobItem } from './job.model.js';
+import { toRecordDto } from './toRecordDto.js';
+
+/** Reads jobs as sheets. */
+@Injectable()
+export class JobSheets {
+  constructor(
+    private readonly calendar: SiteCalendar,
+    private readonly schedule: FleetSchedule,
+    private readonly shelf: Shelf,
+  ) {}
+
+  async get(id: string): Promise<JobDto> {
+    const job = await Job.findByPk(id, {
+      include: [Machine, { model: JobItem, include: [Item] }, { model: Movement, include: [Article] }],
+    });
+    if (!job?.machine) throw notFound('job');
+    const { site } = await this.calendar.read();
+    const [scheduled, names, proposed] = await Promise.all([
+      this.schedule.readOne(job.machineId),
+      namesById(),
+      this.proposed((job.items ?? []).map((item) => item.itemId)),
+    ]);
+    const lines = new Map((scheduled ? toDueLines(scheduled) : []).map((line) => [line.itemId, line]));
+    const { tag, name } = job.machine;
+    return {
+      id,
+      machine: { id: job.machineId, tag, name },
+      state: job.state,
+      openedOn: civilDateAt(job.openedAt.getTime() as Instant, site.timeZone),
+      openedBy: names.get(job.openedById) ?? '',
+      items: (job.items ?? [])
+        .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
+        .map((item) => ({
+          itemId: item.itemId,
+          name: item.item?.name ?? '',
+          ticked: item.ticked,
+          version: item.version,
+          minutes: item.item?.minutes ?? 0,
+          due: lines.get(item.itemId) ?? null,
+        })),
+      proposed,
+      lastShown: scheduled?.schedule.lastReading?.shown ?? null,
+      version: job.version,
+      record: toRecordDto(job, names),
+    };
+  }
+
+  private async proposed(itemIds: readonly string[]): Promise<JobDrawDto[]> {
+    const needs = await ItemArticleRow.findAll({ where: { itemId: [...itemIds] }, include: [Article] });
+    const stock = await this.shelf.onHandById();
+    const articles = new Map(needs.map((need) => [need.articleId, need.article]));
+    return proposedDraw(itemIds, needs).flatMap(({ articleId, quantity }) => {
+      const article = articles.get(articleId);
+      if (!article) return [];
+      const { name, unit, priceMinor } = article;
+      return [{ articleId, name, unit, quantity, onHand: stock.get(articleId) ?? 0, priceMinor }];
+    });
+  }
+}

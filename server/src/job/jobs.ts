@@ -1,0 +1,195 @@
+import { Injectable } from '@nestjs/common';
+import type { DropJobDto, JobDto, OpenJobDto, SignOffDto, TickDto } from '@yugator/contracts';
+import { civilDate, instantOnDay } from '@yugator/core';
+import type { CivilDate } from '@yugator/core';
+import { v7 as uuid } from 'uuid';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { ReadingRow } from '../meter/meter.model.js';
+import { Meters } from '../meter/meters.js';
+import { Person } from '../people/person.model.js';
+import { fault, fieldProblem, notFound, Problem, stale } from '../problem/problem.js';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import { Shelf } from '../shelf/shelf.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { Job, JobItem } from './job.model.js';
+import { JobSheets } from './jobSheets.js';
+
+/** Jobs from opening to sign-off. */
+@Injectable()
+export class Jobs {
+  constructor(
+    private readonly work: UnitOfWork,
+    private readonly calendar: SiteCalendar,
+    private readonly schedule: FleetSchedule,
+    private readonly meters: Meters,
+    private readonly shelf: Shelf,
+    private readonly sheets: JobSheets,
+  ) {}
+
+  /** Opens a job with the chosen items. A machine has one open job at a time. */
+  async open({ machineId, itemIds }: OpenJobDto, caller: Person): Promise<JobDto> {
+    const { now } = await this.calendar.read();
+    return this.work.run(async () => {
+      await this.meters.lock([machineId]);
+      const scheduled = await this.schedule.readOne(machineId);
+      if (!scheduled) throw notFound('machine');
+      const before = await Job.findOne({ where: { machineId, state: 'open' } });
+      if (before) {
+        throw new Problem(
+          409,
+          'A job is open',
+          `${scheduled.machine.tag} already has an open job. Go on with that one.`,
+          [],
+          await this.sheets.get(before.id),
+        );
+      }
+      const known = new Set(scheduled.schedule.answers.map((answer) => answer.item.id));
+      const faults = itemIds.flatMap((itemId, index) =>
+        known.has(itemId)
+          ? []
+          : [
+              fault(
+                `/itemIds/${index}`,
+                'unknown',
+                'The machine no longer has one of the chosen items. Choose again.',
+              ),
+            ],
+      );
+      if (faults.length) throw fieldProblem(...faults);
+      const id = uuid();
+      await Job.create({
+        id,
+        machineId,
+        state: 'open',
+        openedAt: new Date(now),
+        openedById: caller.id,
+        version: 1,
+        note: '',
+      });
+      await JobItem.bulkCreate(itemIds.map((itemId) => ({ jobId: id, itemId, ticked: false, version: 1 })));
+      this.work.changed('jobs');
+      return this.sheets.get(id);
+    });
+  }
+
+  /** Ticks an item off, or takes the tick back. Two people may tick different items of a job at once. */
+  async tick(id: string, itemId: string, { ticked, version }: TickDto): Promise<JobDto> {
+    return this.work.run(async () => {
+      const job = await this.lockOpen(id);
+      const item = await JobItem.findOne({ where: { jobId: id, itemId }, lock: true });
+      if (!item) throw notFound('item in this job');
+      if (item.version !== version) throw stale('item', await this.sheets.get(id));
+      await item.update({ ticked, version: version + 1 });
+      await job.update({ version: job.version + 1 });
+      this.work.changed('jobs');
+      return this.sheets.get(id);
+    });
+  }
+
+  /** Puts an open job away without a record. */
+  async drop(id: string, { version }: DropJobDto): Promise<void> {
+    await this.work.run(async () => {
+      const job = await this.lockOpen(id);
+      if (job.version !== version) throw stale('job', await this.sheets.get(id));
+      await job.update({ state: 'dropped', version: version + 1 });
+      this.work.changed('jobs');
+    });
+  }
+
+  /** Signs a job off: its reading, the stock it drew and the record are written together, or none of them. */
+  async signOff(id: string, fields: SignOffDto, caller: Person): Promise<JobDto> {
+    const { site, today, now } = await this.calendar.read();
+    return this.work.run(async () => {
+      const job = await this.lockOpen(id);
+      if (job.version !== fields.version) throw stale('job', await this.sheets.get(id));
+      await this.check(job, fields, today);
+      await this.meters.lock([job.machineId]);
+      const scheduled = await this.schedule.readOne(job.machineId);
+      if (!scheduled) throw notFound('machine');
+      const doneOn = civilDate(fields.doneOn);
+      const at = doneOn === today ? now : instantOnDay(doneOn, 12, site.timeZone);
+      const { row, life } = await this.meters.enter(
+        scheduled,
+        { at, shown: fields.shown },
+        'job',
+        caller,
+        '',
+      );
+      await this.shelf.draw(fields.draws, id, caller);
+      await job.update({
+        state: 'signedOff',
+        doneOn,
+        life,
+        shown: fields.shown,
+        doneById: fields.doneById,
+        minutes: fields.minutes,
+        note: fields.note ?? '',
+        readingId: row.id,
+        signedOffAt: new Date(now),
+        signedOffById: caller.id,
+        version: job.version + 1,
+      });
+      this.work.changed('jobs', 'readings');
+      return this.sheets.get(id);
+    });
+  }
+
+  /** Takes a mistaken record out of the reckoning, with its reading and what it drew from the shelf. */
+  async void(id: string, reason: string, caller: Person): Promise<JobDto> {
+    const { now } = await this.calendar.read();
+    return this.work.run(async () => {
+      const job = await Job.findByPk(id, { lock: true });
+      if (!job) throw notFound('record');
+      if (job.state !== 'signedOff') {
+        throw new Problem(
+          409,
+          'Nothing to void',
+          'Only a record that counts can be voided.',
+          [],
+          await this.sheets.get(id),
+        );
+      }
+      await job.update({
+        state: 'voided',
+        voidedAt: new Date(now),
+        voidedById: caller.id,
+        voidReason: reason,
+        version: job.version + 1,
+      });
+      const reading = job.readingId ? await ReadingRow.findByPk(job.readingId, { lock: true }) : null;
+      if (reading && !reading.voidedAt) await this.meters.markVoid(reading, reason, caller);
+      await this.shelf.giveBack(id);
+      this.work.changed('jobs', 'readings', 'shelf');
+      return this.sheets.get(id);
+    });
+  }
+
+  private async lockOpen(id: string): Promise<Job> {
+    const job = await Job.findByPk(id, { lock: true });
+    if (!job) throw notFound('job');
+    if (job.state !== 'open') {
+      throw new Problem(
+        409,
+        'No longer open',
+        'This job was signed off or put away meanwhile.',
+        [],
+        await this.sheets.get(id),
+      );
+    }
+    return job;
+  }
+
+  private async check(job: Job, fields: SignOffDto, today: CivilDate): Promise<void> {
+    const faults = [];
+    if (fields.doneOn > today)
+      faults.push(fault('/doneOn', 'future', 'That day is still to come. Give the day it was done.'));
+    const doneBy = await Person.findByPk(fields.doneById);
+    if (!doneBy) faults.push(fault('/doneById', 'unknown', 'Choose who did it from the crew.'));
+    if ((await JobItem.count({ where: { jobId: job.id, ticked: true } })) === 0) {
+      faults.push(
+        fault('', 'nothingDone', 'Nothing is ticked off yet. Tick what was done, or put the job away.'),
+      );
+    }
+    if (faults.length) throw fieldProblem(...faults);
+  }
+}

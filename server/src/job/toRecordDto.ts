@@ -1,0 +1,37 @@
+import type { RecordDto } from '@yugator/contracts';
+import type { Job } from './job.model.js';
+
+/** The record of a job that was signed off (and perhaps voided since); null for other jobs. The job carries its associations. */
+export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): RecordDto | null {
+  const { doneOn, life, shown, machine, voidedAt } = job;
+  if (doneOn === null || life === null || shown === null || !machine) return null;
+  const draws = (job.movements ?? []).map((movement) => ({
+    name: movement.article?.name ?? '',
+    unit: movement.article?.unit ?? ('piece' as const),
+    quantity: -movement.quantity,
+    costMinor: Math.round(-movement.quantity * movement.priceMinor),
+  }));
+  return {
+    jobId: job.id,
+    machine: { id: machine.id, tag: machine.tag, name: machine.name },
+    doneOn,
+    life,
+    shown,
+    doneBy: names.get(job.doneById ?? '') ?? '',
+    minutes: job.minutes ?? 0,
+    items: (job.items ?? [])
+      .filter((item) => item.ticked)
+      .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
+      .map((item) => item.item?.name ?? ''),
+    draws,
+    partsCostMinor: draws.reduce((sum, draw) => sum + draw.costMinor, 0),
+    note: job.note,
+    voided: voidedAt
+      ? {
+          at: voidedAt.toISOString(),
+          by: names.get(job.voidedById ?? '') ?? '',
+          reason: job.voidReason ?? '',
+        }
+      : null,
+  };
+}

@@ -1,0 +1,154 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { createInterface } from 'node:readline/promises';
+import { fileURLToPath } from 'node:url';
+import type { NestFastifyApplication } from '@nestjs/platform-fastify';
+import type { Sequelize } from 'sequelize-typescript';
+import 'reflect-metadata';
+import { SystemClock } from '../clock/clock.js';
+import { createApp } from '../createApp.js';
+import { connect } from '../database/connect.js';
+import { migrator } from '../database/migrator.js';
+import { forgetOldRequests } from '../database/forgetOldRequests.js';
+import { DEMONSTRATION_SIGN_INS, loadDemonstration } from '../demo/loadDemonstration.js';
+import { Site } from '../site/site.model.js';
+import { prepareDataFolder } from './dataFolder.js';
+import { takeDataFolder } from './dataLock.js';
+import { startLocalMariaDb } from './mariadb/localMariaDb.js';
+import type { LocalMariaDb } from './mariadb/localMariaDb.js';
+import { startOptions, USAGE } from './options.js';
+import type { StartOptions } from './options.js';
+import { requireFreePort } from './ports.js';
+import { codeOf, StartError } from './startError.js';
+
+const ROOT = fileURLToPath(new URL('../../../', import.meta.url));
+const WEB = join(ROOT, 'web', 'dist');
+
+function say(line: string): void {
+  process.stdout.write(`${line}\n`);
+}
+
+async function confirmReset(options: StartOptions): Promise<void> {
+  if (!options.resetDemo || options.yes) return;
+  const what = options.databaseUrl ? 'the database that DATABASE_URL names' : options.data;
+  if (!process.stdin.isTTY) {
+    throw new StartError(
+      `--reset-demo throws away all data in ${what}. Add --yes to say that this is meant.`,
+    );
+  }
+  const question = createInterface({ input: process.stdin, output: process.stdout });
+  const answer = await question.question(
+    `Throw away all data in ${what} and load the demonstration crew? (yes/no) `,
+  );
+  question.close();
+  if (answer.trim().toLowerCase() !== 'yes') throw new StartError('Nothing was changed.');
+}
+
+async function connected(url: string): Promise<Sequelize> {
+  const sequelize = connect(url);
+  try {
+    await sequelize.authenticate();
+    return sequelize;
+  } catch (error) {
+    await sequelize.close();
+    const reason = error instanceof Error ? error.message : String(error);
+    throw new StartError(`The database does not take the connection: ${reason}`);
+  }
+}
+
+/** Brings the schema up to date and fills an empty database as the options ask. */
+async function prepareDatabase(sequelize: Sequelize, options: StartOptions): Promise<void> {
+  const migrations = migrator(sequelize);
+  if (options.resetDemo) await migrations.down({ to: 0 });
+  await migrations.up();
+  await forgetOldRequests(Date.now());
+  if (!options.empty && (await Site.count()) === 0) {
+    say('Loading the demonstration crew …');
+    await loadDemonstration(sequelize, new SystemClock().now());
+  }
+}
+
+async function announce(address: string): Promise<void> {
+  const site = await Site.findOne();
+  say(`\nYugator runs at ${address}`);
+  if (!site) say('There is no crew yet: open the address and become its crew lead.');
+  if (site?.demonstration) {
+    say('Demonstration sign-ins:');
+    for (const { name, role, password } of DEMONSTRATION_SIGN_INS)
+      say(`  ${name.padEnd(16)} ${password}   (${role})`);
+  }
+  say('Ctrl-C stops it.');
+}
+
+/** Everything that runs, in the order in which it is stopped. */
+interface Running {
+  readonly app: NestFastifyApplication;
+  readonly sequelize: Sequelize;
+  readonly database: LocalMariaDb | null;
+}
+
+async function stop({ app, sequelize, database }: Partial<Running>): Promise<void> {
+  await app?.close();
+  await sequelize?.close();
+  await database?.stop();
+}
+
+/** Fulfilled when somebody asks to stop; rejected when the database ends by itself. */
+function untilAsked(database: LocalMariaDb | null): Promise<void> {
+  return new Promise((asked, failed) => {
+    process.once('SIGINT', () => asked());
+    process.once('SIGTERM', () => asked());
+    process.once('SIGHUP', () => asked());
+    void database?.ended.then(() =>
+      failed(
+        new StartError(
+          'The database stopped by itself. Start Yugator again; nothing that was saved is lost.',
+        ),
+      ),
+    );
+  });
+}
+
+async function run(options: StartOptions): Promise<void> {
+  const running: { -readonly [K in keyof Running]?: Running[K] } = {};
+  const address = `http://127.0.0.1:${options.port}`;
+  prepareDataFolder(
+    options.data,
+    options.databaseUrl === null && !existsSync(join(options.data, 'mariadb', 'data')),
+  );
+  const giveBack = takeDataFolder(options.data, address);
+  try {
+    await requireFreePort(options.port);
+    await confirmReset(options);
+    running.database = options.databaseUrl
+      ? null
+      : await startLocalMariaDb(join(options.data, 'mariadb'), { say });
+    const asked = untilAsked(running.database);
+    running.sequelize = await connected(options.databaseUrl ?? running.database?.url ?? '');
+    await prepareDatabase(running.sequelize, options);
+    running.app = await createApp({ sequelize: running.sequelize, clock: new SystemClock(), webFolder: WEB });
+    await running.app.listen(options.port, '127.0.0.1');
+    await announce(address);
+    await asked;
+    say('\nStopping …');
+  } finally {
+    await stop(running);
+    giveBack();
+  }
+}
+
+function sentence(error: unknown): string {
+  if (error instanceof StartError) return error.message;
+  if (codeOf(error) === 'ENOSPC') return 'The disk is full. Free some space and start again.';
+  return error instanceof Error ? (error.stack ?? error.message) : String(error);
+}
+
+try {
+  const options = startOptions(process.argv.slice(2), process.env, ROOT);
+  if (options.help) say(USAGE);
+  else await run(options);
+  process.exit(0);
+} catch (error) {
+  process.stderr.write(`${sentence(error)}\n`);
+  process.exit(1);
+}

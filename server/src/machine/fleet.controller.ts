@@ -1,0 +1,61 @@
+import { Body, Controller, Get, Param, Post, Put } from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { CreateMachineDto, DeclareDto, MachineDto, ReadingDto, UpdateMachineDto } from '@yugator/contracts';
+import { Person } from '../people/person.model.js';
+import { Allow, ForEveryRole } from '../session/allow.js';
+import { Caller } from '../session/caller.js';
+import { Fleet } from './fleet.js';
+
+@ApiTags('fleet')
+@Controller('api/machines')
+export class FleetController {
+  constructor(private readonly fleet: Fleet) {}
+
+  @ApiOperation({ summary: 'The fleet with its schedules, by tag' })
+  @ApiOkResponse({ type: [MachineDto] })
+  @ForEveryRole()
+  @Get()
+  list(): Promise<MachineDto[]> {
+    return this.fleet.list();
+  }
+
+  @ApiOperation({ summary: 'One machine with its schedule' })
+  @ApiOkResponse({ type: MachineDto })
+  @ForEveryRole()
+  @Get(':id')
+  get(@Param('id') id: string): Promise<MachineDto> {
+    return this.fleet.get(id);
+  }
+
+  @ApiOperation({ summary: 'All readings of a machine, void ones too, latest first' })
+  @ApiOkResponse({ type: [ReadingDto] })
+  @ForEveryRole()
+  @Get(':id/readings')
+  readings(@Param('id') id: string): Promise<ReadingDto[]> {
+    return this.fleet.readings(id);
+  }
+
+  @ApiOperation({ summary: 'Register a machine' })
+  @ApiCreatedResponse({ type: MachineDto })
+  @Allow('crewLead')
+  @Post()
+  create(@Body() body: CreateMachineDto, @Caller() caller: Person): Promise<MachineDto> {
+    return this.fleet.create(body, caller);
+  }
+
+  @ApiOperation({ summary: 'Change what a machine was registered with' })
+  @ApiOkResponse({ type: MachineDto })
+  @Allow('crewLead')
+  @Put(':id')
+  update(@Param('id') id: string, @Body() body: UpdateMachineDto): Promise<MachineDto> {
+    return this.fleet.update(id, body);
+  }
+
+  @ApiOperation({ summary: 'Say when an item was last done, from an older record' })
+  @ApiCreatedResponse({ type: MachineDto })
+  @Allow('crewLead')
+  @Post(':id/declarations')
+  declare(@Param('id') id: string, @Body() body: DeclareDto, @Caller() caller: Person): Promise<MachineDto> {
+    return this.fleet.declare(id, body, caller);
+  }
+}

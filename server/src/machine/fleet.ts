@@ -1,0 +1,167 @@
+import { Injectable } from '@nestjs/common';
+import type {
+  CreateMachineDto,
+  DeclareDto,
+  MachineDto,
+  MachineFieldsDto,
+  ReadingDto,
+  UpdateMachineDto,
+} from '@yugator/contracts';
+import { civilDate } from '@yugator/core';
+import type { CivilDate } from '@yugator/core';
+import { v7 as uuid } from 'uuid';
+import { Book } from '../books/book.model.js';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
+import { Meters } from '../meter/meters.js';
+import { Person } from '../people/person.model.js';
+import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
+import { Declaration } from '../schedule/declaration.model.js';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { Machine, MachineBook } from './machine.model.js';
+import { toMachineDto } from './toMachineDto.js';
+
+/** The machines that the crew keeps. */
+@Injectable()
+export class Fleet {
+  constructor(
+    private readonly work: UnitOfWork,
+    private readonly calendar: SiteCalendar,
+    private readonly schedule: FleetSchedule,
+    private readonly meters: Meters,
+  ) {}
+
+  async list(): Promise<MachineDto[]> {
+    return (await this.schedule.read()).map(toMachineDto);
+  }
+
+  async get(id: string): Promise<MachineDto> {
+    return toMachineDto(await this.require(id));
+  }
+
+  async readings(id: string): Promise<ReadingDto[]> {
+    return this.meters.list(await this.require(id));
+  }
+
+  /** Registers a machine; its meter starts at the hours it came with. */
+  async create(fields: CreateMachineDto, caller: Person): Promise<MachineDto> {
+    const { today } = await this.calendar.read();
+    return this.work.run(async () => {
+      await this.check(fields, today, null);
+      const id = uuid();
+      const startsAt = new Date(`${fields.inServiceOn}T00:00:00Z`);
+      const { bookIds, ...columns } = fields;
+      await Machine.create({ ...columns, id, version: 1 });
+      await MachineBook.bulkCreate(bookIds.map((bookId) => ({ machineId: id, bookId })));
+      await MeterSegmentRow.create({ id: uuid(), machineId: id, startsAt, hoursOffset: 0 });
+      await ReadingRow.create({
+        id: uuid(),
+        machineId: id,
+        readAt: startsAt,
+        shown: fields.inServiceHours,
+        source: 'entry',
+        enteredById: caller.id,
+      });
+      this.work.changed('machines');
+      return this.get(id);
+    });
+  }
+
+  /** Changes what the machine was registered with. The day and hours it came with stay once they are in the meter's history. */
+  async update(id: string, fields: UpdateMachineDto): Promise<MachineDto> {
+    const { today } = await this.calendar.read();
+    return this.work.run(async () => {
+      const machine = await Machine.findByPk(id, { lock: true });
+      if (!machine) throw notFound('machine');
+      if (machine.version !== fields.version) throw stale('machine', await this.get(id));
+      await this.check(fields, today, machine);
+      const { bookIds, version, ...columns } = fields;
+      await machine.update({ ...columns, version: version + 1 });
+      await MachineBook.destroy({ where: { machineId: id } });
+      await MachineBook.bulkCreate(bookIds.map((bookId) => ({ machineId: id, bookId })));
+      this.work.changed('machines');
+      return this.get(id);
+    });
+  }
+
+  /** Takes down when an item was last done, from the record that was kept before. */
+  async declare(id: string, fields: DeclareDto, caller: Person): Promise<MachineDto> {
+    const { today, now } = await this.calendar.read();
+    return this.work.run(async () => {
+      await this.meters.lock([id]);
+      const scheduled = await this.require(id);
+      if (!scheduled.schedule.answers.some((answer) => answer.item.id === fields.itemId)) {
+        throw fieldProblem(
+          fault('/itemId', 'unknown', 'This machine has no such item. Choose one from its schedule.'),
+        );
+      }
+      if (fields.doneOn > today) {
+        throw fieldProblem(
+          fault('/doneOn', 'future', 'That day is still to come. Give the day it was done.'),
+        );
+      }
+      if (fields.life > scheduled.schedule.life) {
+        const { life } = scheduled.schedule;
+        throw fieldProblem(
+          fault(
+            '/life',
+            'beyondMeter',
+            `The machine has only run ${life} h. Give the hours at which it was done.`,
+          ),
+        );
+      }
+      await Declaration.create({
+        id: uuid(),
+        machineId: id,
+        itemId: fields.itemId,
+        doneOn: fields.doneOn,
+        life: fields.life,
+        note: fields.note ?? '',
+        declaredAt: new Date(now),
+        declaredById: caller.id,
+      });
+      this.work.changed('machines');
+      return this.get(id);
+    });
+  }
+
+  private async require(id: string): Promise<ScheduledMachine> {
+    const scheduled = await this.schedule.readOne(id);
+    if (!scheduled) throw notFound('machine');
+    return scheduled;
+  }
+
+  private async check(fields: MachineFieldsDto, today: CivilDate, before: Machine | null): Promise<void> {
+    const faults = [];
+    const same = await Machine.findOne({ where: { tag: fields.tag } });
+    if (same && same.id !== before?.id) {
+      faults.push(fault('/tag', 'taken', `${fields.tag} is already the tag of ${same.name}. Give another.`));
+    }
+    if (civilDate(fields.inServiceOn) > today) {
+      faults.push(
+        fault('/inServiceOn', 'future', 'That day is still to come. Give the day it came into service.'),
+      );
+    }
+    if (
+      before &&
+      (before.inServiceOn !== fields.inServiceOn || before.inServiceHours !== fields.inServiceHours)
+    ) {
+      faults.push(
+        fault(
+          '/inServiceOn',
+          'fixed',
+          `It came into service on ${before.inServiceOn} at ${before.inServiceHours} h; its records count from there, so both stay.`,
+        ),
+      );
+    }
+    const books = await Book.count({ where: { id: fields.bookIds } });
+    if (books !== fields.bookIds.length) {
+      faults.push(
+        fault('/bookIds', 'unknown', 'One of the service books is gone. Choose from the list again.'),
+      );
+    }
+    if (faults.length) throw fieldProblem(...faults);
+  }
+}

@@ -1,0 +1,199 @@
+import { Injectable } from '@nestjs/common';
+import type { EnterRoundDto, ReadingDto, RoundDto, RoundResultDto } from '@yugator/contracts';
+import { instant, judgeReading, lifeOf } from '@yugator/core';
+import type { Instant, Reading } from '@yugator/core';
+import { v7 as uuid } from 'uuid';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { Machine } from '../machine/machine.model.js';
+import { Person } from '../people/person.model.js';
+import { namesById } from '../people/namesById.js';
+import { fault, fieldProblem, notFound, Problem } from '../problem/problem.js';
+import type { FieldFaultDto } from '@yugator/contracts';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { faultWords } from './faultWords.js';
+import { ReadingRow } from './meter.model.js';
+import type { ReadingSource } from './meter.model.js';
+
+/** A phone's clock may be this far ahead of the server's. */
+const CLOCK_TOLERANCE_MS = 5 * 60_000;
+/** Readings that a round carries to check the next against. */
+const READINGS_SENT = 8;
+
+/** The hour meters of the fleet. */
+@Injectable()
+export class Meters {
+  constructor(
+    private readonly work: UnitOfWork,
+    private readonly calendar: SiteCalendar,
+    private readonly fleet: FleetSchedule,
+  ) {}
+
+  /** The fleet in walking order: by shed, then by place in the walk. */
+  async round(): Promise<RoundDto> {
+    const machines = (await this.fleet.read()).sort(
+      (a, b) => a.machine.shed.localeCompare(b.machine.shed) || a.machine.walkOrder - b.machine.walkOrder,
+    );
+    return {
+      machines: machines.map(({ machine, segments, schedule }) => ({
+        id: machine.id,
+        tag: machine.tag,
+        name: machine.name,
+        shed: machine.shed,
+        segments: segments.map(({ startsAt, offset }) => ({
+          startsAt: new Date(startsAt).toISOString(),
+          offset,
+        })),
+        readings: schedule.readings
+          .slice(-READINGS_SENT)
+          .map(({ at, shown, life }) => ({ at: new Date(at).toISOString(), shown, life })),
+        hoursPerWeek: schedule.usage.hoursPerWeek,
+      })),
+    };
+  }
+
+  /** Keeps all readings of a round, or none: every line at fault is named. */
+  async enterRound(round: EnterRoundDto, caller: Person): Promise<RoundResultDto> {
+    const { now } = await this.calendar.read();
+    const at = round.readAt === undefined ? now : instant(round.readAt);
+    if (at > now + CLOCK_TOLERANCE_MS) {
+      throw fieldProblem(
+        fault('/readAt', 'future', 'The round lies in the future. Check the clock of your device.'),
+      );
+    }
+    return this.work.run(async () => {
+      await this.lock(round.readings.map((reading) => reading.machineId));
+      const machines = new Map(
+        (await this.fleet.read()).map((scheduled) => [scheduled.machine.id, scheduled]),
+      );
+      const faults = round.readings.flatMap((reading, index) =>
+        this.faultsOf({ at, shown: reading.shown }, machines.get(reading.machineId), `/readings/${index}`),
+      );
+      faults.push(...repeated(round));
+      if (faults.length) throw fieldProblem(...faults);
+      for (const { machineId, shown } of round.readings)
+        await this.keep(machineId, { at, shown }, 'round', caller);
+      return { kept: round.readings.length };
+    });
+  }
+
+  /**
+   * Keeps one reading inside the running unit of work and returns its row.
+   * `pointer` says which field of the request is at fault where it cannot be true.
+   */
+  async enter(
+    scheduled: ScheduledMachine,
+    reading: Reading,
+    source: ReadingSource,
+    caller: Person,
+    pointer: string,
+  ): Promise<{ row: ReadingRow; life: number }> {
+    const faults = this.faultsOf(reading, scheduled, pointer);
+    if (faults.length) throw fieldProblem(...faults);
+    const row = await this.keep(scheduled.machine.id, reading, source, caller);
+    return { row, life: lifeOf(reading, scheduled.segments) };
+  }
+
+  /** Takes a mistaken reading out of the reckoning. */
+  async void(readingId: string, reason: string, caller: Person): Promise<void> {
+    await this.work.run(async () => {
+      const row = await ReadingRow.findByPk(readingId, { lock: true });
+      if (!row) throw notFound('reading');
+      if (row.voidedAt) throw new Problem(409, 'Already voided', 'This reading was voided before.');
+      await this.markVoid(row, reason, caller);
+    });
+  }
+
+  /** Marks a reading as void inside the running unit of work. */
+  async markVoid(row: ReadingRow, reason: string, caller: Person): Promise<void> {
+    const { now } = await this.calendar.read();
+    await row.update({ voidedAt: new Date(now), voidedById: caller.id, voidReason: reason });
+    this.work.changed('readings');
+  }
+
+  /** All readings of a machine, void ones too, latest first. */
+  async list(scheduled: ScheduledMachine): Promise<ReadingDto[]> {
+    const rows = await ReadingRow.findAll({
+      where: { machineId: scheduled.machine.id },
+      order: [
+        ['readAt', 'DESC'],
+        ['id', 'DESC'],
+      ],
+    });
+    const names = await namesById();
+    return rows.map((row) => ({
+      id: row.id,
+      at: row.readAt.toISOString(),
+      shown: row.shown,
+      life: lifeOf({ at: row.readAt.getTime() as Instant, shown: row.shown }, scheduled.segments),
+      source: row.source,
+      enteredBy: names.get(row.enteredById ?? '') ?? null,
+      voided: row.voidedAt
+        ? {
+            at: row.voidedAt.toISOString(),
+            by: names.get(row.voidedById ?? '') ?? '',
+            reason: row.voidReason ?? '',
+          }
+        : null,
+    }));
+  }
+
+  /** Makes writers of the same machines wait for each other, in one order, so that each judges against the last reading. */
+  async lock(machineIds: readonly string[]): Promise<void> {
+    await Machine.findAll({ where: { id: [...machineIds] }, order: ['id'], attributes: ['id'], lock: true });
+  }
+
+  private faultsOf(
+    reading: Reading,
+    scheduled: ScheduledMachine | undefined,
+    pointer: string,
+  ): FieldFaultDto[] {
+    if (!scheduled)
+      return [
+        fault(
+          `${pointer}/machineId`,
+          'unknown',
+          'This machine is no longer in the fleet. Take the line out.',
+        ),
+      ];
+    const verdict = judgeReading(reading, scheduled.schedule.readings, scheduled.segments);
+    return verdict.kind === 'refused'
+      ? [fault(`${pointer}/shown`, verdict.fault.code, faultWords(verdict.fault))]
+      : [];
+  }
+
+  private keep(
+    machineId: string,
+    { at, shown }: Reading,
+    source: ReadingSource,
+    caller: Person,
+  ): Promise<ReadingRow> {
+    this.work.changed('readings');
+    return ReadingRow.create({
+      id: uuid(),
+      machineId,
+      readAt: new Date(at),
+      shown,
+      source,
+      enteredById: caller.id,
+    });
+  }
+}
+
+function repeated(round: EnterRoundDto): FieldFaultDto[] {
+  const seen = new Set<string>();
+  return round.readings.flatMap(({ machineId }, index) => {
+    if (!seen.has(machineId)) {
+      seen.add(machineId);
+      return [];
+    }
+    return [
+      fault(
+        `/readings/${index}/machineId`,
+        'repeated',
+        'This machine stands in the round twice. Keep one line.',
+      ),
+    ];
+  });
+}

@@ -1,0 +1,12 @@
+import type { PersonDto } from '@yugator/contracts';
+import type { Person } from './person.model.js';
+
+export function toPersonDto(person: Person): PersonDto {
+  return {
+    id: person.id,
+    name: person.name,
+    role: person.role,
+    active: person.active,
+    version: person.version,
+  };
+}

@@ -1,0 +1,14 @@
+import { createParamDecorator } from '@nestjs/common';
+import type { ExecutionContext } from '@nestjs/common';
+import type { FastifyRequest } from 'fastify';
+import type { Person } from '../people/person.model.js';
+
+/** A request of somebody who is signed in. */
+export type CallerRequest = FastifyRequest & { caller?: Person };
+
+/** The person who calls a route that needs sign-in. */
+export const Caller = createParamDecorator((_: unknown, context: ExecutionContext): Person => {
+  const { caller } = context.switchToHttp().getRequest<CallerRequest>();
+  if (!caller) throw new Error('A route that asks for its caller must not be public.');
+  return caller;
+});

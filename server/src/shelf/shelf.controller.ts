@@ -1,0 +1,37 @@
+import { Body, Controller, Get, Param, Post } from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { ArticleDto, CreateArticleDto, StockActDto } from '@yugator/contracts';
+import { Person } from '../people/person.model.js';
+import { Allow, ForEveryRole } from '../session/allow.js';
+import { Caller } from '../session/caller.js';
+import { Shelf } from './shelf.js';
+
+@ApiTags('shelf')
+@Controller('api/articles')
+export class ShelfController {
+  constructor(private readonly shelf: Shelf) {}
+
+  @ApiOperation({ summary: 'Kits, parts and fluids with what is on hand' })
+  @ApiOkResponse({ type: [ArticleDto] })
+  @ForEveryRole()
+  @Get()
+  list(): Promise<ArticleDto[]> {
+    return this.shelf.list();
+  }
+
+  @ApiOperation({ summary: 'Put a new article on the shelf' })
+  @ApiCreatedResponse({ type: ArticleDto })
+  @Allow('crewLead')
+  @Post()
+  create(@Body() body: CreateArticleDto): Promise<ArticleDto> {
+    return this.shelf.create(body);
+  }
+
+  @ApiOperation({ summary: 'Book stock that came in, or a count' })
+  @ApiCreatedResponse({ type: ArticleDto })
+  @Allow('crewLead', 'mechanic')
+  @Post(':id/movements')
+  act(@Param('id') id: string, @Body() body: StockActDto, @Caller() caller: Person): Promise<ArticleDto> {
+    return this.shelf.act(id, body, caller);
+  }
+}

@@ -1,0 +1,39 @@
+import type { ArticleKind, ArticleUnit } from '@yugator/contracts';
+import { BelongsTo, Column, DataType, ForeignKey, Model, Table } from 'sequelize-typescript';
+import { Id, Moment, OptionalMoment, OptionalRef, Quantity, Ref, Text, Whole } from '../database/columns.js';
+
+/** A kit, part or fluid. */
+@Table({ tableName: 'articles' })
+export class Article extends Model {
+  @Id declare id: string;
+  @Text declare name: string;
+  @Text declare kind: ArticleKind;
+  @Text declare unit: ArticleUnit;
+  @Quantity declare leastOnHand: number;
+  @Whole declare priceMinor: number;
+}
+
+/** What doing an item takes. */
+@Table({ tableName: 'item_articles' })
+export class ItemArticleRow extends Model {
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare itemId: string;
+  @ForeignKey(() => Article) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare articleId: string;
+  @Quantity declare quantity: number;
+  @BelongsTo(() => Article) declare article?: Article;
+}
+
+/** A change of stock, at the price of the day. */
+@Table({ tableName: 'movements' })
+export class Movement extends Model {
+  @Id declare id: string;
+  @ForeignKey(() => Article) @Ref declare articleId: string;
+  @Text declare kind: 'received' | 'counted' | 'drawn';
+  @Quantity declare quantity: number;
+  @Whole declare priceMinor: number;
+  @Moment declare movedAt: Date;
+  @OptionalRef declare movedById: string | null;
+  @OptionalRef declare jobId: string | null;
+  @Text declare note: string;
+  @OptionalMoment declare voidedAt: Date | null;
+  @BelongsTo(() => Article) declare article?: Article;
+}

@@ -1,0 +1,185 @@
+import { Injectable } from '@nestjs/common';
+import type { ArticleDto, CreateArticleDto, DrawDto, ShortArticleDto, StockActDto } from '@yugator/contracts';
+import { countCorrection, onHand, stockState } from '@yugator/core';
+import { v7 as uuid } from 'uuid';
+import { Clock } from '../clock/clock.js';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { Job } from '../job/job.model.js';
+import { Machine } from '../machine/machine.model.js';
+import { namesById } from '../people/namesById.js';
+import { Person } from '../people/person.model.js';
+import { fault, fieldProblem, notFound } from '../problem/problem.js';
+import { Article, Movement } from './shelf.model.js';
+
+/** Movements of an article that go over the wire. */
+const MOVEMENTS_SHOWN = 10;
+
+/** Kits, parts and fluids, and the book of their movements. */
+@Injectable()
+export class Shelf {
+  constructor(
+    private readonly work: UnitOfWork,
+    private readonly clock: Clock,
+  ) {}
+
+  /** All articles by name, each with what is on hand and its latest movements. */
+  async list(): Promise<ArticleDto[]> {
+    const [articles, movements, names, tags] = await Promise.all([
+      Article.findAll({ order: ['name'] }),
+      Movement.findAll({
+        order: [
+          ['movedAt', 'DESC'],
+          ['id', 'DESC'],
+        ],
+        raw: true,
+      }),
+      namesById(),
+      this.tagsByJob(),
+    ]);
+    return articles.map((article) => {
+      const own = movements.filter((movement) => movement.articleId === article.id);
+      const quantity = onHand(own.filter((movement) => movement.voidedAt === null));
+      return {
+        id: article.id,
+        name: article.name,
+        kind: article.kind,
+        unit: article.unit,
+        leastOnHand: article.leastOnHand,
+        priceMinor: article.priceMinor,
+        onHand: quantity,
+        state: stockState(quantity, article.leastOnHand),
+        movements: own.slice(0, MOVEMENTS_SHOWN).map((movement) => ({
+          at: movement.movedAt.toISOString(),
+          quantity: movement.quantity,
+          kind: movement.kind,
+          by: names.get(movement.movedById ?? '') ?? null,
+          machineTag: tags.get(movement.jobId ?? '') ?? null,
+          note: movement.note,
+          voided: movement.voidedAt !== null,
+        })),
+      };
+    });
+  }
+
+  /** The articles that are out or below what should be on hand. */
+  async short(): Promise<ShortArticleDto[]> {
+    const [articles, stock] = await Promise.all([Article.findAll({ order: ['name'] }), this.onHandById()]);
+    return articles.flatMap(({ id, name, unit, leastOnHand }) => {
+      const quantity = stock.get(id) ?? 0;
+      return stockState(quantity, leastOnHand) === 'enough'
+        ? []
+        : [{ id, name, unit, leastOnHand, onHand: quantity }];
+    });
+  }
+
+  async onHandById(): Promise<ReadonlyMap<string, number>> {
+    const movements = await Movement.findAll({
+      where: { voidedAt: null },
+      attributes: ['articleId', 'quantity'],
+      raw: true,
+    });
+    const byArticle = new Map<string, Movement[]>();
+    for (const movement of movements) {
+      byArticle.set(movement.articleId, [...(byArticle.get(movement.articleId) ?? []), movement]);
+    }
+    return new Map([...byArticle].map(([id, own]) => [id, onHand(own)]));
+  }
+
+  async create(fields: CreateArticleDto): Promise<ArticleDto> {
+    return this.work.run(async () => {
+      if (await Article.findOne({ where: { name: fields.name } })) {
+        throw fieldProblem(
+          fault(
+            '/name',
+            'taken',
+            'There is already an article of this name. Give another, or add stock to that one.',
+          ),
+        );
+      }
+      const article = await Article.create({ ...fields, id: uuid() });
+      this.work.changed('shelf');
+      return this.get(article.id);
+    });
+  }
+
+  /** Books stock that came in, or brings the book to what was counted. */
+  async act(id: string, { kind, quantity, note }: StockActDto, caller: Person): Promise<ArticleDto> {
+    return this.work.run(async () => {
+      const article = await Article.findByPk(id, { lock: true });
+      if (!article) throw notFound('article');
+      if (kind === 'received' && quantity === 0) {
+        throw fieldProblem(fault('/quantity', 'nothing', 'Type how much came in, more than 0.'));
+      }
+      const booked = (await this.onHandById()).get(id) ?? 0;
+      await this.move(
+        article,
+        kind,
+        kind === 'received' ? quantity : countCorrection(booked, quantity),
+        caller,
+        {
+          note: note ?? '',
+        },
+      );
+      return this.get(id);
+    });
+  }
+
+  /** Draws what a job used, inside the running unit of work. */
+  async draw(draws: readonly DrawDto[], jobId: string, caller: Person): Promise<void> {
+    const ids = draws.map((draw) => draw.articleId);
+    const articles = await Article.findAll({ where: { id: ids }, order: ['id'], lock: true });
+    for (const [index, draw] of draws.entries()) {
+      const article = articles.find((candidate) => candidate.id === draw.articleId);
+      if (!article) {
+        throw fieldProblem(
+          fault(
+            `/draws/${index}/articleId`,
+            'unknown',
+            'This article is no longer on the shelf. Choose another.',
+          ),
+        );
+      }
+      await this.move(article, 'drawn', -draw.quantity, caller, { jobId });
+    }
+  }
+
+  /** Gives back what a job drew, inside the running unit of work. */
+  async giveBack(jobId: string): Promise<void> {
+    await Movement.update({ voidedAt: new Date(this.clock.now()) }, { where: { jobId, voidedAt: null } });
+    this.work.changed('shelf');
+  }
+
+  private async get(id: string): Promise<ArticleDto> {
+    const article = (await this.list()).find((candidate) => candidate.id === id);
+    if (!article) throw notFound('article');
+    return article;
+  }
+
+  private async move(
+    article: Article,
+    kind: Movement['kind'],
+    quantity: number,
+    caller: Person,
+    more: { note?: string; jobId?: string },
+  ): Promise<void> {
+    await Movement.create({
+      id: uuid(),
+      articleId: article.id,
+      kind,
+      quantity,
+      priceMinor: article.priceMinor,
+      movedAt: new Date(this.clock.now()),
+      movedById: caller.id,
+      jobId: more.jobId ?? null,
+      note: more.note ?? '',
+    });
+    this.work.changed('shelf');
+  }
+
+  private async tagsByJob(): Promise<ReadonlyMap<string, string>> {
+    const jobs = await Job.findAll({ attributes: ['id', 'machineId'], raw: true });
+    const machines = await Machine.findAll({ attributes: ['id', 'tag'], raw: true });
+    const tags = new Map(machines.map((machine) => [machine.id, machine.tag]));
+    return new Map(jobs.map((job) => [job.id, tags.get(job.machineId) ?? '']));
+  }
+}

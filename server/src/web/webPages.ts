@@ -1,0 +1,44 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import fastifyStatic from '@fastify/static';
+import type { NestFastifyApplication } from '@nestjs/platform-fastify';
+import type { FastifyReply, FastifyRequest } from 'fastify';
+
+const NONCE = '__CSP_NONCE__';
+const YEAR_SECONDS = 365 * 86_400;
+
+function wantsPage(request: FastifyRequest): boolean {
+  return (
+    request.method === 'GET' &&
+    !request.url.startsWith('/api') &&
+    (request.headers.accept ?? '').includes('text/html')
+  );
+}
+
+/**
+ * Serves the built web from `folder`: files under /assets for good, and for every other address the page, with a fresh
+ * nonce for its styles.
+ */
+export async function serveWeb(app: NestFastifyApplication, folder: string): Promise<void> {
+  const index = join(folder, 'index.html');
+  if (!existsSync(index)) throw new Error(`The web is not built: ${index} is missing. Run npm run build.`);
+  const page = readFileSync(index, 'utf8');
+  const fastify = app.getHttpAdapter().getInstance();
+  await app.register(fastifyStatic, {
+    root: folder,
+    index: false,
+    wildcard: false,
+    maxAge: YEAR_SECONDS * 1000,
+    immutable: true,
+  });
+  const send = (_request: FastifyRequest, reply: FastifyReply) =>
+    reply
+      .header('cache-control', 'no-store')
+      .type('text/html')
+      .send(page.replaceAll(NONCE, reply.cspNonce.style));
+  fastify.get('/', send);
+  fastify.addHook('onRequest', (request, reply, done) => {
+    if (request.is404 && wantsPage(request)) void send(request, reply);
+    else done();
+  });
+}
