@@ -6,6 +6,8 @@ import { DueLineDto } from '../schedule/due.dto.js';
 export class TodayMachineDto extends MachineRefDto {
   state!: DueState;
   life!: number;
+  /** hours a week at present; null while unknown */
+  hoursPerWeek!: number | null;
   /** all items, worst first */
   lines!: DueLineDto[];
   /** the open job, where there is one */

@@ -118,6 +118,46 @@ function paperRecord(
   });
 }
 
+/** Where the story of a machine starts. */
+interface Beginning {
+  readonly weeks: number;
+  readonly begins: CivilDate;
+  /** life hours then */
+  readonly life: number;
+  readonly entry: EntryIntoService;
+  /** whether there was a time before the story that only the paper record knows */
+  readonly hasPast: boolean;
+}
+
+function beginningOf(machine: DemoMachine, today: CivilDate, random: Random): Beginning {
+  const sinceRead = machine.story === 'unread' ? UNREAD_DAYS : 1 + Math.floor(random.next() * 3);
+  const owned = Math.floor(machine.yearsAgo * 52);
+  const weeks = Math.min(WEEKS, owned);
+  const begins = addDays(today, -sinceRead - weeks * 7);
+  const { mowing, leaves, winter } = machine.pattern;
+  const ranBefore = (owned - weeks) * (mowing * 0.55 + leaves * 0.11 + winter * 0.34);
+  const cameNew = machine.startHours === 0;
+  return {
+    weeks,
+    begins,
+    life: Math.round((machine.startHours + ranBefore) * 10) / 10,
+    entry: { on: addDays(begins, (weeks - owned) * 7), life: lifeHours(machine.startHours), cameNew },
+    hasPast: owned > weeks || !cameNew,
+  };
+}
+
+function firstReadings({ entry, begins, life }: Beginning): DemoReading[] {
+  const entered = { at: instantOnDay(entry.on, 7, TIME_ZONE), shown: entry.life, voided: false };
+  if (entry.on === begins) return [entered];
+  return [entered, { at: instantOnDay(begins, 16, TIME_ZONE), shown: life, voided: false }];
+}
+
+/** Whether the crew looks at the machine in that week; now and then a week is missed. */
+function isServiced(machine: DemoMachine, weeksToGo: number, random: Random): boolean {
+  const missed = random.chance(0.06);
+  return !missed && !(machine.story === 'neglected' && weeksToGo < NEGLECTED_WEEKS);
+}
+
 /** Two years of a machine's readings and services up to yesterday or so, the same for the same day and seed. */
 export function machineHistory(
   machine: DemoMachine,
@@ -125,35 +165,21 @@ export function machineHistory(
   today: CivilDate,
   random: Random,
 ): DemoHistory {
-  const lastRead = addDays(
-    today,
-    machine.story === 'unread' ? -UNREAD_DAYS : -1 - Math.floor(random.next() * 3),
-  );
-  const owned = Math.floor(machine.yearsAgo * 52);
-  const weeks = Math.min(WEEKS, owned);
-  const begins = addDays(lastRead, -weeks * 7);
-  const { mowing, leaves, winter } = machine.pattern;
-  const ranBefore = (owned - weeks) * (mowing * 0.55 + leaves * 0.11 + winter * 0.34);
-  const atStart = Math.round((machine.startHours + ranBefore) * 10) / 10;
-  const cameNew = machine.startHours === 0;
-  const entry = { on: addDays(begins, (weeks - owned) * 7), life: lifeHours(machine.startHours), cameNew };
-  const hasPast = owned > weeks || !cameNew;
-  const declared = hasPast ? paperRecord(items, begins, atStart, machine.story === 'noRecord', random) : [];
+  const beginning = beginningOf(machine, today, random);
+  const { weeks, begins, entry } = beginning;
+  const declared = beginning.hasPast
+    ? paperRecord(items, begins, beginning.life, machine.story === 'noRecord', random)
+    : [];
   const book = new ServiceBook(items, entry, declared);
   const hard = random.between(0.85, 1.15);
   const replacedInWeek = machine.story === 'meterReplaced' ? Math.floor(weeks * 0.6) : -1;
-
-  const entered = instantOnDay(entry.on, 7, TIME_ZONE);
-  const readings: DemoReading[] = [{ at: entered, shown: machine.startHours, voided: false }];
-  if (owned > weeks)
-    readings.push({ at: instantOnDay(begins, 16, TIME_ZONE), shown: atStart, voided: false });
-  const segments = [{ startsAt: entered, offset: 0 }];
+  const readings = firstReadings(beginning);
+  const segments = [{ startsAt: instantOnDay(entry.on, 7, TIME_ZONE), offset: 0 }];
   const jobs: DemoJob[] = [];
-  let life = atStart;
+  let life = beginning.life;
   let offset = 0;
   for (let week = 1; week <= weeks; week += 1) {
     const on = addDays(begins, week * 7);
-    const isLast = week === weeks;
     const weather = random.chance(0.05) ? 0.2 : random.between(0.6, 1.4);
     life = Math.round((life + hoursPerWeek(on, machine.pattern) * hard * weather) * 10) / 10;
     const at = (instantOnDay(on, 16, TIME_ZONE) + Math.floor(random.between(0, 50)) * 60_000) as Instant;
@@ -162,16 +188,20 @@ export function machineHistory(
       segments.push({ startsAt: at, offset });
     }
     const shown = roundHours(life - offset);
-    const forgotten = !isLast && week !== replacedInWeek && random.chance(0.06);
-    if (!forgotten) readings.push({ at, shown, voided: false });
-    if (isLast && machine.story === 'slip') {
-      readings.push({ at: (at - 60_000) as Instant, shown: roundHours(shown * 10), voided: true });
-    }
-    const neglected = machine.story === 'neglected' && week > weeks - NEGLECTED_WEEKS;
-    const itemIds = neglected || random.chance(0.15) ? [] : book.ripe(on, life);
+    const mustRead = week === weeks || week === replacedInWeek;
+    if (mustRead || !random.chance(0.06)) readings.push({ at, shown, voided: false });
+    const itemIds = isServiced(machine, weeks - week, random) ? book.ripe(on, life) : [];
     if (itemIds.length === 0) continue;
     book.done(itemIds, on, life);
     jobs.push({ at: (at + MS_PER_HOUR) as Instant, on, life, shown, itemIds });
   }
+  if (machine.story === 'slip') readings.push(slipBefore(readings));
   return { entry, declared, readings, segments, jobs };
+}
+
+/** The last reading with its point forgotten, entered a minute before and voided since. */
+function slipBefore(readings: readonly DemoReading[]): DemoReading {
+  const last = readings.at(-1);
+  if (!last) throw new Error('A slip needs a reading to slip on.');
+  return { at: (last.at - 60_000) as Instant, shown: roundHours(last.shown * 10), voided: true };
 }

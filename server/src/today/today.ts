@@ -50,6 +50,7 @@ export class Today {
       tag: machine.tag,
       name: machine.name,
       state: strongestState(schedule.answers),
+      hoursPerWeek: schedule.usage.hoursPerWeek,
       life: schedule.life,
       lines: toDueLines(scheduled),
       openJobId,

@@ -1,0 +1,75 @@
+// Brings a checkout to where it can run: packages by the lock file, and a build of the sources as they are. Does nothing twice.
+// Plain JavaScript, because it runs before anything is installed.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const INSTALLED = join(root, 'node_modules', '.yugator-installed');
+const BUILT = join(root, 'node_modules', '.yugator-built');
+const SOURCES = ['core', 'contracts', 'server', 'web'];
+const LEFT_OUT = new Set(['node_modules', 'dist', '.yugator', 'testing']);
+
+function filesBelow(folder) {
+  return readdirSync(join(root, folder), { withFileTypes: true })
+    .filter((entry) => !LEFT_OUT.has(entry.name) && !/\.test\.tsx?$|\.tsbuildinfo$/.test(entry.name))
+    .sort((a, b) => (a.name < b.name ? -1 : 1))
+    .flatMap((entry) => {
+      const path = join(folder, entry.name);
+      return entry.isDirectory() ? filesBelow(path) : [path];
+    });
+}
+
+function fingerprint(files) {
+  const hash = createHash('sha256').update(process.version);
+  for (const file of files) hash.update(`\n${file}\n`).update(readFileSync(join(root, file)));
+  return hash.digest('hex');
+}
+
+function isDone(stamp, print) {
+  return existsSync(stamp) && readFileSync(stamp, 'utf8') === print;
+}
+
+function run(what, command, ...args) {
+  const { status, stdout, stderr, error } = spawnSync(command, args, { cwd: root, encoding: 'utf8' });
+  if (status === 0) return;
+  process.stderr.write(`${stdout ?? ''}${stderr ?? ''}`);
+  process.stderr.write(
+    `${what} did not work${error ? `: ${error.message}` : ''}. The lines above say why.\n`,
+  );
+  process.exit(1);
+}
+
+try {
+  const lock = fingerprint([
+    'package-lock.json',
+    'package.json',
+    ...[...SOURCES, 'e2e'].map((name) => `${name}/package.json`),
+  ]);
+  if (!isDone(INSTALLED, lock)) {
+    console.log('Installing packages …');
+    run('Installing the packages', 'npm', 'ci', '--no-audit', '--no-fund', '--loglevel=error');
+    writeFileSync(INSTALLED, lock);
+  }
+  const sources = fingerprint([
+    'package-lock.json',
+    'package.json',
+    'tsconfig.base.json',
+    ...SOURCES.flatMap(filesBelow),
+  ]);
+  const isWhole =
+    existsSync(join(root, 'server/dist/launch/start.js')) && existsSync(join(root, 'web/dist/index.html'));
+  if (!isWhole || !isDone(BUILT, sources)) {
+    console.log('Building …');
+    run('The build', 'npm', 'run', '--silent', 'build');
+    writeFileSync(BUILT, sources);
+  }
+} catch (error) {
+  const isFull = error.code === 'ENOSPC';
+  process.stderr.write(
+    isFull ? 'The disk is full. Free some space and start again.\n' : `${error.stack ?? error}\n`,
+  );
+  process.exit(1);
+}

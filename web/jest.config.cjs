@@ -1,0 +1,9 @@
+const preset = require('../jest.preset.cjs');
+
+module.exports = {
+  ...preset,
+  testEnvironment: 'jsdom',
+  moduleNameMapper: { '\\.css$': '<rootDir>/src/testing/noStyles.cjs', ...preset.moduleNameMapper },
+  testEnvironmentOptions: { customExportConditions: ['source', 'browser', 'require', 'default'] },
+  setupFiles: ['reflect-metadata'],
+};

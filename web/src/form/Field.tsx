@@ -1,0 +1,54 @@
+import TextField from '@mui/material/TextField';
+import type { TextFieldProps } from '@mui/material/TextField';
+import { get } from 'react-hook-form';
+import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
+import { parseFigure } from '../words/figures.js';
+
+type Own<T extends FieldValues> = {
+  form: Pick<UseFormReturn<T>, 'register' | 'formState'>;
+  name: Path<T>;
+  /** shown under the field while nothing is wrong */
+  hint?: string;
+  /** a figure typed with a point or comma is taken as a number; an empty field of that kind as none */
+  figure?: boolean | ((figure: number) => number);
+  /** an empty field is left out of what is sent */
+  blankIsNothing?: boolean;
+};
+
+/** How what stands in a field becomes the value of the form. */
+function readerOf(figure: Own<FieldValues>['figure'], blankIsNothing = false): (typed: unknown) => unknown {
+  if (figure) {
+    const toNumber = typeof figure === 'function' ? figure : (value: number) => value;
+    return (typed) => (typeof typed === 'string' ? toNumber(parseFigure(typed)) : typed);
+  }
+  return (typed) => (blankIsNothing && typed === '' ? undefined : typed);
+}
+
+/** A field of a form: its label, what is typed, and under it the fault or a hint. */
+export function Field<T extends FieldValues>({
+  form,
+  name,
+  hint,
+  figure,
+  blankIsNothing,
+  ...rest
+}: Own<T> & Omit<TextFieldProps, 'form' | 'name'>) {
+  const message = (get(form.formState.errors, name) as { message?: string } | undefined)?.message;
+  const { ref, ...field } = form.register(name, { setValueAs: readerOf(figure, blankIsNothing) });
+  return (
+    <TextField
+      {...field}
+      {...rest}
+      inputRef={ref}
+      error={message !== undefined}
+      helperText={message ?? hint}
+      slotProps={{
+        ...rest.slotProps,
+        htmlInput: {
+          ...(figure ? { inputMode: 'decimal', autoComplete: 'off' } : {}),
+          ...(rest.slotProps?.htmlInput as object),
+        },
+      }}
+    />
+  );
+}

@@ -1,0 +1,40 @@
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import type { DefaultValues, FieldValues, Path, UseFormReturn } from 'react-hook-form';
+import { ApiProblem, sentenceOf } from '../api/problem.js';
+
+/** `#/draws/0/quantity` as the form names it: `draws.0.quantity`. */
+function fieldOf(pointer: string): string {
+  return pointer.replace(/^#\//, '').replaceAll('/', '.').replaceAll('~1', '/').replaceAll('~0', '~');
+}
+
+interface DtoForm<T extends FieldValues> extends UseFormReturn<T> {
+  /** what is wrong with the form as a whole; null where nothing is */
+  readonly problem: string | null;
+  /** puts a refusal of the server at the fields it names; what was typed stays */
+  refuse(error: unknown): void;
+  clearProblem(): void;
+}
+
+/** A form checked by the same class that the server checks it by. */
+export function useDtoForm<T extends FieldValues>(
+  dto: new () => T,
+  defaultValues: DefaultValues<T>,
+): DtoForm<T> {
+  const form = useForm<T>({ resolver: classValidatorResolver(dto), defaultValues, mode: 'onTouched' });
+  const [problem, setProblem] = useState<string | null>(null);
+  return {
+    ...form,
+    problem,
+    clearProblem: () => setProblem(null),
+    refuse(error) {
+      const faults = error instanceof ApiProblem ? error.faults : [];
+      const known = faults.filter(({ pointer }) => form.getValues(fieldOf(pointer) as Path<T>) !== undefined);
+      for (const { pointer, code, detail } of known) {
+        form.setError(fieldOf(pointer) as Path<T>, { type: code, message: detail }, { shouldFocus: true });
+      }
+      setProblem(known.length === faults.length && known.length > 0 ? null : sentenceOf(error));
+    },
+  };
+}

@@ -1,0 +1,119 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { SignOffDto } from '@yugator/contracts';
+import type { JobDto, PersonDto } from '@yugator/contracts';
+import type { FormEvent } from 'react';
+import { ApiProblem } from '../api/problem.js';
+import { useWrite } from '../api/useWrite.js';
+import { Field } from '../form/Field.js';
+import form_ from '../form/form.module.css';
+import { useDtoForm } from '../form/useDtoForm.js';
+import { Caution } from '../page/Caution.js';
+import { Failed } from '../page/Failed.js';
+import { Loading } from '../page/Loading.js';
+import { useNotice } from '../page/Notice.js';
+import { useSession } from '../session/useSession.js';
+import { peopleQueries } from '../setup/peopleQueries.js';
+import { hoursWords } from '../words/figures.js';
+import { Draws } from './Draws.js';
+import styles from './job.module.css';
+import { jobQueries } from './jobQueries.js';
+
+function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[] }) {
+  const { today, person } = useSession();
+  const client = useQueryClient();
+  const say = useNotice();
+  const form = useDtoForm(SignOffDto, {
+    doneOn: today,
+    shown: job.lastShown ?? 0,
+    doneById: person.id,
+    minutes: job.items.reduce((sum, item) => sum + item.minutes, 0),
+    draws: job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity })),
+    note: '',
+    version: job.version,
+  });
+  const signOff = useWrite<JobDto, SignOffDto>(
+    (body) => ({ method: 'POST', path: `/jobs/${job.id}/sign-off`, body }),
+    ['jobs', 'readings', 'shelf'],
+  );
+  const { queryKey } = jobQueries.one(job.id);
+  const nothingTicked = !job.items.some((item) => item.ticked);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (signOff.isPending) return;
+    // The sheet as it is seen now is what is signed.
+    form.setValue('version', job.version);
+    void form.handleSubmit((values) =>
+      signOff.mutate(values, {
+        onSuccess: (done) => {
+          client.setQueryData(queryKey, done);
+          say(`${job.machine.tag} is signed off.`);
+        },
+        onError: (error) => {
+          form.refuse(error);
+          if (error instanceof ApiProblem && error.status === 409)
+            void client.invalidateQueries({ queryKey });
+        },
+      }),
+    )();
+  };
+  return (
+    <form className={form_.form} noValidate onSubmit={submit}>
+      {form.problem ? <Caution title="Not signed off">{<p>{form.problem}</p>}</Caution> : null}
+      <div className={form_.grid}>
+        <Field form={form} name="doneOn" label="Done on" type="date" />
+        <Field
+          form={form}
+          name="shown"
+          label="Hours on the meter"
+          figure
+          hint={job.lastShown === null ? undefined : `Last read: ${hoursWords(job.lastShown)} h`}
+        />
+        <Field form={form} name="doneById" label="Done by" select defaultValue={person.id}>
+          {people.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </Field>
+        <Field form={form} name="minutes" label="Minutes" figure />
+      </div>
+      <Draws form={form} proposed={job.proposed} />
+      <Field form={form} name="note" label="Note" multiline minRows={2} />
+      <div className={form_.acts}>
+        <Button
+          type="submit"
+          variant="contained"
+          color="primary"
+          size="large"
+          disabled={nothingTicked}
+          loading={signOff.isPending}
+        >
+          Sign off
+        </Button>
+        {nothingTicked ? <span className="soft">Tick what is done first.</span> : null}
+      </div>
+    </form>
+  );
+}
+
+/** The end of a job: when, at what hours, who, how long, what was used. */
+export function SignOff({ job }: { job: JobDto }) {
+  const people = useQuery(peopleQueries.list());
+  return (
+    <section className={styles.off} aria-label="Sign off">
+      <h2 style={{ marginBottom: 12 }}>Sign off</h2>
+      {people.data ? (
+        <SignOffForm
+          job={job}
+          people={people.data.filter((person) => person.active && person.role !== 'viewer')}
+        />
+      ) : people.error ? (
+        <Failed error={people.error} again={people.refetch} />
+      ) : (
+        <Loading rows={4} />
+      )}
+    </section>
+  );
+}

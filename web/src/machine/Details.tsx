@@ -1,0 +1,116 @@
+import Button from '@mui/material/Button';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { UpdateMachineDto } from '@yugator/contracts';
+import type { BookDto, MachineDto, MachineFieldsDto } from '@yugator/contracts';
+import { useState } from 'react';
+import type { UseFormReturn } from 'react-hook-form';
+import { ApiProblem } from '../api/problem.js';
+import { useWrite } from '../api/useWrite.js';
+import { useDtoForm } from '../form/useDtoForm.js';
+import { Failed } from '../page/Failed.js';
+import { Loading } from '../page/Loading.js';
+import { useNotice } from '../page/Notice.js';
+import { useIsOneOf } from '../session/useSession.js';
+import { fleetQueries } from './fleetQueries.js';
+import { MachineForm } from './MachineForm.js';
+
+function fieldsOf(machine: MachineDto): UpdateMachineDto {
+  const {
+    tag,
+    name,
+    machineClass,
+    make,
+    model,
+    fuel,
+    shed,
+    walkOrder,
+    inServiceOn,
+    inServiceHours,
+    cameNew,
+    bookIds,
+    version,
+  } = machine;
+  return {
+    tag,
+    name,
+    machineClass,
+    make,
+    model,
+    fuel,
+    shed,
+    walkOrder,
+    inServiceOn,
+    inServiceHours,
+    cameNew,
+    bookIds,
+    version,
+  };
+}
+
+function EditMachine({ machine, books }: { machine: MachineDto; books: readonly BookDto[] }) {
+  const say = useNotice();
+  const client = useQueryClient();
+  const form = useDtoForm(UpdateMachineDto, fieldsOf(machine));
+  const [isStale, setStale] = useState(false);
+  const update = useWrite<MachineDto, UpdateMachineDto>(
+    (body) => ({ method: 'PUT', path: `/machines/${machine.id}`, body }),
+    ['machines'],
+  );
+  const refuse = (error: Error) => {
+    setStale(error instanceof ApiProblem && error.status === 409);
+    form.refuse(error);
+  };
+  const takeOver = () => {
+    form.reset(fieldsOf(client.getQueryData(fleetQueries.one(machine.id).queryKey) ?? machine));
+    form.clearProblem();
+    setStale(false);
+  };
+  return (
+    <MachineForm
+      // The fields are those of registering; the version goes along unseen.
+      form={form as unknown as UseFormReturn<MachineFieldsDto> & { problem: string | null }}
+      books={books}
+      isRegistered
+      submitWord="Save"
+      pending={update.isPending}
+      onSubmit={(values) =>
+        update.mutate(
+          { ...fieldsOf(machine), ...values, version: form.getValues('version') },
+          {
+            onSuccess: (saved) => {
+              form.reset(fieldsOf(saved));
+              form.clearProblem();
+              say(`${saved.tag} is saved.`);
+            },
+            onError: refuse,
+          },
+        )
+      }
+    >
+      {isStale ? <Button onClick={takeOver}>Show how it stands now</Button> : null}
+    </MachineForm>
+  );
+}
+
+function Facts({ machine, books }: { machine: MachineDto; books: readonly BookDto[] }) {
+  const own = books.filter((book) => machine.bookIds.includes(book.id)).map((book) => book.name);
+  return (
+    <p>
+      In service since {machine.inServiceOn} at {machine.inServiceHours} h,{' '}
+      {machine.cameNew ? 'came new' : 'bought used'}. It follows{' '}
+      {own.length ? own.join(', ') : 'no service book'}.
+    </p>
+  );
+}
+
+/** What the machine is registered with; the crew lead changes it here. */
+export function Details({ machine }: { machine: MachineDto }) {
+  const books = useQuery(fleetQueries.books());
+  const isLead = useIsOneOf('crewLead');
+  if (!books.data) return books.error ? <Failed error={books.error} again={books.refetch} /> : <Loading />;
+  return isLead ? (
+    <EditMachine machine={machine} books={books.data} />
+  ) : (
+    <Facts machine={machine} books={books.data} />
+  );
+}

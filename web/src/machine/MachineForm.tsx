@@ -1,0 +1,143 @@
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import FormHelperText from '@mui/material/FormHelperText';
+import MenuItem from '@mui/material/MenuItem';
+import { FUELS, MACHINE_CLASSES } from '@yugator/contracts';
+import type { BookDto, MachineFieldsDto } from '@yugator/contracts';
+import type { ReactNode } from 'react';
+import { Controller } from 'react-hook-form';
+import type { UseFormReturn } from 'react-hook-form';
+import { Field } from '../form/Field.js';
+import styles from '../form/form.module.css';
+import { Caution } from '../page/Caution.js';
+import { CLASS_WORDS, FUEL_WORDS } from './classWords.js';
+
+interface Props {
+  readonly form: UseFormReturn<MachineFieldsDto> & { problem: string | null };
+  readonly books: readonly BookDto[];
+  /** once it is in service, day and hours of its coming stay */
+  readonly isRegistered: boolean;
+  readonly onSubmit: (values: MachineFieldsDto) => void;
+  readonly submitWord: string;
+  readonly pending: boolean;
+  readonly children?: ReactNode;
+}
+
+function Books({ form, books }: Pick<Props, 'form' | 'books'>) {
+  const machineClass = form.watch('machineClass');
+  const chosen = form.watch('bookIds');
+  const fitting = books.filter((book) => book.machineClass === machineClass || chosen.includes(book.id));
+  return (
+    <Controller
+      control={form.control}
+      name="bookIds"
+      render={({ field, fieldState }) => (
+        <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
+          <legend>
+            <b>Service books it follows</b>
+          </legend>
+          {fitting.map((book) => (
+            <div key={book.id}>
+              <FormControlLabel
+                label={`${book.name} (${book.items.length} items)`}
+                control={
+                  <Checkbox
+                    checked={field.value.includes(book.id)}
+                    onChange={(_event, checked) =>
+                      field.onChange(
+                        checked ? [...field.value, book.id] : field.value.filter((id) => id !== book.id),
+                      )
+                    }
+                  />
+                }
+              />
+            </div>
+          ))}
+          <FormHelperText error={fieldState.error !== undefined}>
+            {fieldState.error?.message ?? (fitting.length ? '' : 'There is no book for this class yet.')}
+          </FormHelperText>
+        </fieldset>
+      )}
+    />
+  );
+}
+
+/** What a machine is registered with. */
+export function MachineForm({ form, books, isRegistered, onSubmit, submitWord, pending, children }: Props) {
+  const fixed = isRegistered ? 'Its records count from here, so it stays' : undefined;
+  return (
+    <form className={styles.form} noValidate onSubmit={(event) => void form.handleSubmit(onSubmit)(event)}>
+      {form.problem ? <Caution title="Not saved">{<p>{form.problem}</p>}</Caution> : null}
+      <div className={styles.grid}>
+        <Field form={form} name="tag" label="Tag" hint="As it stands on the machine, such as M-07" />
+        <Field form={form} name="name" label="Name" hint="As the crew calls it" />
+        <Field
+          form={form}
+          name="machineClass"
+          label="Class"
+          select
+          defaultValue={form.getValues('machineClass')}
+        >
+          {MACHINE_CLASSES.map((machineClass) => (
+            <MenuItem key={machineClass} value={machineClass}>
+              {CLASS_WORDS[machineClass]}
+            </MenuItem>
+          ))}
+        </Field>
+        <Field form={form} name="fuel" label="Fuel" select defaultValue={form.getValues('fuel')}>
+          {FUELS.map((fuel) => (
+            <MenuItem key={fuel} value={fuel}>
+              {FUEL_WORDS[fuel]}
+            </MenuItem>
+          ))}
+        </Field>
+        <Field form={form} name="make" label="Make" />
+        <Field form={form} name="model" label="Model" />
+        <Field form={form} name="shed" label="Shed" hint="Where it stands" />
+        <Field
+          form={form}
+          name="walkOrder"
+          label="Place in the walk"
+          figure
+          hint="Lower numbers are read first"
+        />
+        <Field
+          form={form}
+          name="inServiceOn"
+          label="In service since"
+          type="date"
+          hint={fixed}
+          slotProps={{ htmlInput: { readOnly: isRegistered } }}
+        />
+        <Field
+          form={form}
+          name="inServiceHours"
+          label="Hours on that day"
+          figure
+          hint={fixed ?? '0 for a new machine'}
+          slotProps={{ htmlInput: { readOnly: isRegistered } }}
+        />
+      </div>
+      <Controller
+        control={form.control}
+        name="cameNew"
+        render={({ field }) => (
+          <FormControlLabel
+            label="It came new: intervals count from its first day until a service is on record"
+            control={
+              <Checkbox checked={field.value} onChange={(_event, checked) => field.onChange(checked)} />
+            }
+          />
+        )}
+      />
+      <Books form={form} books={books} />
+      <div className={styles.acts}>
+        <Button type="submit" variant="contained" color="primary" loading={pending}>
+          {submitWord}
+        </Button>
+        {children}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,85 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import type { MachineDto, ReadingDto } from '@yugator/contracts';
+import { useState } from 'react';
+import { Failed } from '../page/Failed.js';
+import { Loading } from '../page/Loading.js';
+import table from '../page/table.module.css';
+import { VoidDialog } from '../page/VoidDialog.js';
+import { useIsOneOf, useSession } from '../session/useSession.js';
+import { momentWords } from '../words/dates.js';
+import { hoursWords } from '../words/figures.js';
+import { fleetQueries } from './fleetQueries.js';
+
+const STEP = 40;
+const SOURCE_WORDS: Record<string, string> = {
+  round: 'on a round',
+  job: 'at a sign-off',
+  entry: 'on coming into service',
+};
+
+function Row({ reading, mayVoid }: { reading: ReadingDto; mayVoid: boolean }) {
+  const { site, today } = useSession();
+  const { voided } = reading;
+  return (
+    <tr className={voided ? table.void : undefined}>
+      <td>{momentWords(reading.at, site.timeZone, today)}</td>
+      <td className={table.number} data-label="Shown:">
+        {hoursWords(reading.shown)}
+      </td>
+      <td className={table.number} data-label="Life hours:">
+        {hoursWords(reading.life)}
+      </td>
+      <td>
+        {SOURCE_WORDS[reading.source] ?? reading.source}
+        {reading.enteredBy ? `, ${reading.enteredBy}` : ''}
+      </td>
+      <td className={table.kept}>
+        {voided ? `Void: ${voided.reason} (${voided.by})` : null}
+        {!voided && mayVoid && reading.source === 'round' ? (
+          <VoidDialog
+            what={`the reading of ${hoursWords(reading.shown)} h`}
+            consequence="The schedule is worked out as if it had never been read."
+            path={`/readings/${reading.id}/void`}
+            subjects={['readings']}
+          />
+        ) : null}
+      </td>
+    </tr>
+  );
+}
+
+/** All readings of a machine, void ones too. */
+export function Readings({ machine }: { machine: MachineDto }) {
+  const { data, error, refetch } = useQuery(fleetQueries.readings(machine.id));
+  const mayVoid = useIsOneOf('crewLead', 'mechanic');
+  const [shown, setShown] = useState(STEP);
+  if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
+  return (
+    <>
+      <table className={table.table}>
+        <thead>
+          <tr>
+            <th>Read</th>
+            <th className={table.number}>Shown</th>
+            <th className={table.number}>Life hours</th>
+            <th>How</th>
+            <th>
+              <span className="visually-hidden">Void</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {data.slice(0, shown).map((reading) => (
+            <Row key={reading.id} reading={reading} mayVoid={mayVoid} />
+          ))}
+        </tbody>
+      </table>
+      {data.length > shown ? (
+        <Button sx={{ mt: 2 }} onClick={() => setShown((now) => now + STEP)}>
+          Show {Math.min(STEP, data.length - shown)} earlier
+        </Button>
+      ) : null}
+    </>
+  );
+}

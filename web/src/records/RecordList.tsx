@@ -1,0 +1,52 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Empty } from '../page/Empty.js';
+import { Failed } from '../page/Failed.js';
+import { Loading } from '../page/Loading.js';
+import form_ from '../form/form.module.css';
+import { countWords } from '../words/figures.js';
+import { recordQueries } from './recordQueries.js';
+import { RecordTable } from './RecordTable.js';
+
+const PAGE_SIZE = 50;
+
+/** Records page by page: of one machine, or of those that match a search. Give it a key that changes with the filter. */
+export function RecordList({ machineId, search }: { machineId?: string; search?: string }) {
+  const [page, setPage] = useState(1);
+  const { data, error, refetch } = useQuery(
+    recordQueries.page({ page, ...(machineId ? { machineId } : {}), ...(search ? { search } : {}) }),
+  );
+  if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
+  if (data.total === 0) {
+    return (
+      <Empty title={search ? `Nothing on record matches “${search}”.` : 'Nothing is on record yet.'}>
+        <p className="soft">
+          {search
+            ? 'Try fewer letters, or the tag alone.'
+            : 'A job that is signed off writes the first record.'}
+        </p>
+      </Empty>
+    );
+  }
+  const pages = Math.ceil(data.total / PAGE_SIZE);
+  return (
+    <>
+      <p className="soft" role="status" style={{ marginBottom: 8 }}>
+        {countWords(data.total, 'record')}
+        {pages > 1 ? `, page ${page} of ${pages}` : ''}
+      </p>
+      <RecordTable records={data.records} withMachine={!machineId} />
+      {pages > 1 ? (
+        <div className={form_.acts} style={{ marginTop: 16 }}>
+          <Button disabled={page === 1} onClick={() => setPage(page - 1)}>
+            Later
+          </Button>
+          <Button disabled={page === pages} onClick={() => setPage(page + 1)}>
+            Earlier
+          </Button>
+        </div>
+      ) : null}
+    </>
+  );
+}

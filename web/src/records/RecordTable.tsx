@@ -1,0 +1,88 @@
+import type { RecordDto } from '@yugator/contracts';
+import { Link } from 'react-router';
+import { Plate } from '../page/Plate.js';
+import table from '../page/table.module.css';
+import { VoidDialog } from '../page/VoidDialog.js';
+import { useIsOneOf, useSession } from '../session/useSession.js';
+import { dayWords } from '../words/dates.js';
+import { hoursWords, moneyWords, quantityWords } from '../words/figures.js';
+
+function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean }) {
+  const { site, today } = useSession();
+  const isLead = useIsOneOf('crewLead');
+  const { voided, machine } = record;
+  const day = dayWords(record.doneOn, today);
+  return (
+    <tr className={voided ? table.void : undefined}>
+      <td className={table.short}>
+        <Link to={`/jobs/${record.jobId}`}>{day}</Link>
+      </td>
+      {withMachine ? (
+        <td>
+          <Plate tag={machine.tag} to={machine.id} /> {machine.name}
+        </td>
+      ) : null}
+      <td className={table.number} data-label="Life hours:">
+        {hoursWords(record.life)}
+      </td>
+      <td>
+        {record.items.join('; ')}
+        {record.note ? <div className="soft">{record.note}</div> : null}
+      </td>
+      <td>
+        {record.draws.map((draw) => `${quantityWords(draw.quantity, draw.unit)} × ${draw.name}`).join(', ') ||
+          '–'}
+      </td>
+      <td className={table.number} data-label="Parts:">
+        {moneyWords(record.partsCostMinor, site.currency)}
+      </td>
+      <td className={table.short}>
+        {record.doneBy}, {record.minutes} min
+      </td>
+      <td className={table.kept}>
+        {voided ? `Void: ${voided.reason} (${voided.by})` : null}
+        {!voided && isLead ? (
+          <VoidDialog
+            what={`the record of ${day} on ${machine.tag}`}
+            consequence="Its items fall due as before, what it used goes back on the shelf, and its meter reading no longer counts."
+            path={`/records/${record.jobId}/void`}
+            subjects={['jobs', 'readings', 'shelf']}
+          />
+        ) : null}
+      </td>
+    </tr>
+  );
+}
+
+/** Records as a table, latest first. */
+export function RecordTable({
+  records,
+  withMachine,
+}: {
+  records: readonly RecordDto[];
+  withMachine: boolean;
+}) {
+  return (
+    <table className={table.table}>
+      <thead>
+        <tr>
+          <th>Done</th>
+          {withMachine ? <th>Machine</th> : null}
+          <th className={table.number}>Life hours</th>
+          <th>What</th>
+          <th>Used</th>
+          <th className={table.number}>Parts</th>
+          <th>By</th>
+          <th>
+            <span className="visually-hidden">Void</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {records.map((record) => (
+          <Row key={record.jobId} record={record} withMachine={withMachine} />
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,25 @@
+import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import type { RecordPageDto } from '@yugator/contracts';
+import { get } from '../api/request.js';
+
+export interface RecordFilter {
+  readonly machineId?: string;
+  readonly search?: string;
+  readonly page: number;
+}
+
+export const recordQueries = {
+  page: ({ machineId, search, page }: RecordFilter) => {
+    const query = new URLSearchParams({
+      page: String(page),
+      ...(machineId ? { machineId } : {}),
+      ...(search ? { search } : {}),
+    });
+    return queryOptions({
+      queryKey: ['records', query.toString()],
+      queryFn: ({ signal }) => get<RecordPageDto>(`/records?${query}`, signal),
+      placeholderData: keepPreviousData,
+      meta: { subjects: ['jobs'] },
+    });
+  },
+};

@@ -1,0 +1,141 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import type { EnterRoundDto, RoundDto, RoundMachineDto, RoundResultDto } from '@yugator/contracts';
+import { useRef, useState } from 'react';
+import type { FormEvent, KeyboardEvent } from 'react';
+import { Link } from 'react-router';
+import { ApiProblem, sentenceOf } from '../api/problem.js';
+import { useWrite } from '../api/useWrite.js';
+import { Caution } from '../page/Caution.js';
+import { Empty } from '../page/Empty.js';
+import { Failed } from '../page/Failed.js';
+import { Loading } from '../page/Loading.js';
+import { useNotice } from '../page/Notice.js';
+import { PageHead } from '../page/PageHead.js';
+import { useIsOneOf } from '../session/useSession.js';
+import { countWords, parseFigure } from '../words/figures.js';
+import { judgeTyped } from './judge.js';
+import { ReadingRow } from './ReadingRow.js';
+import styles from './round.module.css';
+import { roundQueries } from './roundQueries.js';
+import { useDraft } from './useDraft.js';
+import { useNow } from './useNow.js';
+
+/** Moves between the figures with Enter and the arrow keys, as one walks. */
+function moveOn(event: KeyboardEvent<HTMLFormElement>): void {
+  const step = event.key === 'Enter' || event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+  if (step === 0 || !(event.target instanceof HTMLInputElement) || event.ctrlKey || event.metaKey) return;
+  const figures = [...event.currentTarget.querySelectorAll('input')];
+  const next = figures[figures.indexOf(event.target) + step];
+  event.preventDefault();
+  if (next) next.select();
+  else if (step === 1) event.currentTarget.querySelector<HTMLElement>('button[type=submit]')?.focus();
+}
+
+function bySheds(machines: readonly RoundMachineDto[]): [string, RoundMachineDto[]][] {
+  const sheds = new Map<string, RoundMachineDto[]>();
+  for (const machine of machines) sheds.set(machine.shed, [...(sheds.get(machine.shed) ?? []), machine]);
+  return [...sheds];
+}
+
+function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) {
+  const [draft, type, clear] = useDraft('round');
+  const [problem, setProblem] = useState<string | null>(null);
+  const form = useRef<HTMLFormElement>(null);
+  const say = useNotice();
+  const now = useNow();
+  const enter = useWrite<RoundResultDto, EnterRoundDto>(
+    (body) => ({ method: 'POST', path: '/round', body }),
+    ['readings'],
+  );
+  const verdicts = new Map(
+    round.machines.map((machine) => [machine.id, judgeTyped(draft[machine.id] ?? '', machine, now)]),
+  );
+  const typed = round.machines.filter((machine) => verdicts.get(machine.id)?.kind !== 'empty');
+  const wrong = typed.filter((machine) => verdicts.get(machine.id)?.kind !== 'accepted');
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (enter.isPending) return;
+    if (typed.length === 0) return setProblem('Type at least one reading.');
+    if (wrong.length) {
+      setProblem(
+        `${countWords(wrong.length, 'reading')} cannot be right yet; nothing was saved. Correct or empty ${wrong.length === 1 ? 'it' : 'them'}.`,
+      );
+      return form.current?.querySelector<HTMLInputElement>('input[aria-invalid=true]')?.focus();
+    }
+    setProblem(null);
+    const readings = typed.map(({ id }) => ({ machineId: id, shown: parseFigure(draft[id] ?? '') }));
+    enter.mutate(
+      { readings },
+      {
+        onSuccess: ({ kept }) => {
+          clear(readings.map((reading) => reading.machineId));
+          say(`${countWords(kept, 'reading')} kept.`);
+        },
+        onError: (error) => {
+          const faults = error instanceof ApiProblem ? error.faults : [];
+          const tags = faults.map(
+            ({ pointer, detail }) => `${typed[Number(pointer.split('/')[2])]?.tag ?? ''}: ${detail}`,
+          );
+          setProblem(tags.length ? tags.join(' ') : sentenceOf(error));
+        },
+      },
+    );
+  };
+
+  return (
+    <form ref={form} onSubmit={submit} onKeyDown={moveOn} noValidate>
+      {bySheds(round.machines).map(([shed, machines]) => (
+        <fieldset key={shed} className={styles.shed} disabled={!mayEnter}>
+          <legend>{shed}</legend>
+          {machines.map((machine) => (
+            <ReadingRow
+              key={machine.id}
+              machine={machine}
+              typed={draft[machine.id] ?? ''}
+              verdict={verdicts.get(machine.id) ?? { kind: 'empty' }}
+              onType={type}
+            />
+          ))}
+        </fieldset>
+      ))}
+      {mayEnter ? (
+        <div className={styles.foot}>
+          {problem ? <Caution title="Not saved">{<p>{problem}</p>}</Caution> : null}
+          <Button type="submit" variant="contained" color="primary" size="large" loading={enter.isPending}>
+            {typed.length ? `Keep ${countWords(typed.length, 'reading')}` : 'Keep readings'}
+          </Button>
+          <span className="soft">Enter or ↓ goes to the next machine, ↑ back.</span>
+        </div>
+      ) : null}
+    </form>
+  );
+}
+
+/** The fleet's hour meters in walking order, checked as they are typed. */
+export function RoundPage() {
+  const { data, error, refetch } = useQuery(roundQueries.round());
+  const mayEnter = useIsOneOf('crewLead', 'mechanic', 'operator');
+  if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
+  return (
+    <>
+      <PageHead
+        name="Round"
+        title="Round the sheds"
+        under={
+          mayEnter
+            ? 'Type what each meter shows. Leave out what you did not read.'
+            : 'Your role looks at readings but does not enter them.'
+        }
+      />
+      {data.machines.length ? (
+        <RoundForm round={data} mayEnter={mayEnter} />
+      ) : (
+        <Empty title="There is no meter to read yet.">
+          <Link to="/fleet">Register machines in Fleet</Link>
+        </Empty>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,29 @@
+import type { RoundMachineDto } from '@yugator/contracts';
+import { instant, judgeReading } from '@yugator/core';
+import type { Instant, LifeHours, ReadingVerdict } from '@yugator/core';
+import { parseFigure } from '../words/figures.js';
+
+/** What the figure typed for a machine comes to. */
+export type TypedVerdict = ReadingVerdict | { readonly kind: 'empty' } | { readonly kind: 'notAFigure' };
+
+const MOST = 99_999.9;
+
+/** Judges what was typed for `machine`, read at `now`, by the rule that the server applies. */
+export function judgeTyped(
+  typed: string,
+  machine: Pick<RoundMachineDto, 'segments' | 'readings'>,
+  now: Instant,
+): TypedVerdict {
+  if (typed.trim() === '') return { kind: 'empty' };
+  const shown = parseFigure(typed);
+  if (!Number.isFinite(shown) || shown < 0 || shown > MOST) return { kind: 'notAFigure' };
+  return judgeReading(
+    { at: now, shown },
+    machine.readings.map(({ at, shown: was, life }) => ({
+      at: instant(at),
+      shown: was,
+      life: life as LifeHours,
+    })),
+    machine.segments.map(({ startsAt, offset }) => ({ startsAt: instant(startsAt), offset })),
+  );
+}

@@ -1,0 +1,69 @@
+import type { RouteObject } from 'react-router';
+import { BrokenPage } from './page/BrokenPage.js';
+import { Loading } from './page/Loading.js';
+import { NoSuchPage } from './page/NoSuchPage.js';
+import { SignedIn } from './session/SignedIn.js';
+
+/** Every screen is a file of its own, fetched when it is first opened. */
+export const routes: RouteObject[] = [
+  {
+    errorElement: <BrokenPage />,
+    hydrateFallbackElement: <Loading />,
+    children: [
+      {
+        path: '/sign-in',
+        lazy: async () => ({ Component: (await import('./session/SignInPage.js')).SignInPage }),
+      },
+      {
+        path: '/',
+        element: <SignedIn />,
+        children: [
+          {
+            errorElement: <BrokenPage />,
+            children: [
+              {
+                index: true,
+                lazy: async () => ({ Component: (await import('./today/TodayPage.js')).TodayPage }),
+              },
+              {
+                path: 'round',
+                lazy: async () => ({ Component: (await import('./round/RoundPage.js')).RoundPage }),
+              },
+              {
+                path: 'fleet',
+                lazy: async () => ({ Component: (await import('./machine/FleetPage.js')).FleetPage }),
+              },
+              {
+                path: 'fleet/new',
+                lazy: async () => ({
+                  Component: (await import('./machine/NewMachinePage.js')).NewMachinePage,
+                }),
+              },
+              {
+                path: 'fleet/:machineId/:tab?',
+                lazy: async () => ({ Component: (await import('./machine/MachinePage.js')).MachinePage }),
+              },
+              {
+                path: 'jobs/:jobId',
+                lazy: async () => ({ Component: (await import('./job/JobPage.js')).JobPage }),
+              },
+              {
+                path: 'shelf',
+                lazy: async () => ({ Component: (await import('./shelf/ShelfPage.js')).ShelfPage }),
+              },
+              {
+                path: 'records',
+                lazy: async () => ({ Component: (await import('./records/RecordsPage.js')).RecordsPage }),
+              },
+              {
+                path: 'setup',
+                lazy: async () => ({ Component: (await import('./setup/SetupPage.js')).SetupPage }),
+              },
+              { path: '*', element: <NoSuchPage /> },
+            ],
+          },
+        ],
+      },
+    ],
+  },
+];

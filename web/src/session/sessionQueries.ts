@@ -1,0 +1,18 @@
+import { queryOptions } from '@tanstack/react-query';
+import type { SessionDto, WelcomeDto } from '@yugator/contracts';
+import { get } from '../api/request.js';
+
+export const sessionQueries = {
+  current: () =>
+    queryOptions({
+      queryKey: ['session'],
+      queryFn: ({ signal }) => get<SessionDto>('/session', signal),
+      meta: { subjects: ['people'] },
+    }),
+  welcome: () =>
+    queryOptions({
+      queryKey: ['welcome'],
+      queryFn: ({ signal }) => get<WelcomeDto>('/welcome', signal),
+      meta: { subjects: [] },
+    }),
+};

@@ -1,0 +1,112 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ArticleDto } from '@yugator/contracts';
+import { Empty } from '../page/Empty.js';
+import { Failed } from '../page/Failed.js';
+import { Loading } from '../page/Loading.js';
+import { PageHead } from '../page/PageHead.js';
+import table from '../page/table.module.css';
+import { useIsOneOf, useSession } from '../session/useSession.js';
+import { moneyWords, quantityWords } from '../words/figures.js';
+import { Movements } from './Movements.js';
+import { NewArticle } from './NewArticle.js';
+import { shelfQueries } from './shelfQueries.js';
+import { StockAct } from './StockAct.js';
+import { StockMark, STOCK_WORDS } from './StockMark.js';
+
+const KINDS = [
+  ['kit', 'Kits'],
+  ['part', 'Parts'],
+  ['fluid', 'Fluids'],
+] as const;
+
+function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolean }) {
+  const { site } = useSession();
+  return (
+    <tr>
+      <td style={{ width: '34%' }}>
+        <b>{article.name}</b>
+        <Movements article={article} />
+      </td>
+      <td className={table.number} data-label="On hand:">
+        {quantityWords(article.onHand, article.unit)}
+      </td>
+      <td className={table.number} data-label="Least wanted:">
+        {quantityWords(article.leastOnHand, article.unit)}
+      </td>
+      <td>
+        <span className={table.state}>
+          <StockMark state={article.state} />
+          {STOCK_WORDS[article.state]}
+        </span>
+      </td>
+      <td className={table.number} data-label="Price:">
+        {moneyWords(article.priceMinor, site.currency)}
+        {article.unit === 'litre' ? ' a litre' : ''}
+      </td>
+      <td>
+        {mayMove ? (
+          <>
+            <StockAct article={article} kind="received" /> <StockAct article={article} kind="counted" />
+          </>
+        ) : null}
+      </td>
+    </tr>
+  );
+}
+
+/** Kits, parts and fluids: what is on hand, what came and went. */
+export function ShelfPage() {
+  const { data, error, refetch } = useQuery(shelfQueries.list());
+  const mayMove = useIsOneOf('crewLead', 'mechanic');
+  const isLead = useIsOneOf('crewLead');
+  if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
+  const low = data.filter((article) => article.state !== 'enough').length;
+  return (
+    <>
+      <PageHead
+        name="Shelf"
+        title="Shelf"
+        under={
+          data.length
+            ? low
+              ? `${low} of ${data.length} articles are low or out`
+              : 'Every article is at or above its least'
+            : undefined
+        }
+      >
+        {isLead ? <NewArticle /> : null}
+      </PageHead>
+      {data.length === 0 ? (
+        <Empty title="The shelf is empty.">{<p>Put the first kit, part or fluid on it above.</p>}</Empty>
+      ) : null}
+      {KINDS.map(([kind, title]) => {
+        const articles = data.filter((article) => article.kind === kind);
+        if (articles.length === 0) return null;
+        return (
+          <section key={kind} aria-label={title} style={{ marginBottom: 24 }}>
+            <h2 style={{ marginBottom: 6 }}>{title}</h2>
+            <table className={table.table}>
+              <thead>
+                <tr>
+                  <th>Article</th>
+                  <th className={table.number}>On hand</th>
+                  <th className={table.number}>Least wanted</th>
+                  <th>State</th>
+                  <th className={table.number}>Price</th>
+                  <th>
+                    <span className="visually-hidden">Book</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {articles.map((article) => (
+                  <ArticleRow key={article.id} article={article} mayMove={mayMove} />
+                ))}
+              </tbody>
+            </table>
+          </section>
+        );
+      })}
+    </>
+  );
+}

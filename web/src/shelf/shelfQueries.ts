@@ -1,0 +1,12 @@
+import { queryOptions } from '@tanstack/react-query';
+import type { ArticleDto } from '@yugator/contracts';
+import { get } from '../api/request.js';
+
+export const shelfQueries = {
+  list: () =>
+    queryOptions({
+      queryKey: ['articles'],
+      queryFn: ({ signal }) => get<ArticleDto[]>('/articles', signal),
+      meta: { subjects: ['shelf', 'jobs'] },
+    }),
+};

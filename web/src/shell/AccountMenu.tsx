@@ -1,0 +1,65 @@
+import Button from '@mui/material/Button';
+import Divider from '@mui/material/Divider';
+import ListSubheader from '@mui/material/ListSubheader';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useColorScheme } from '@mui/material/styles';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useWrite } from '../api/useWrite.js';
+import { sentenceOf } from '../api/problem.js';
+import { useNotice } from '../page/Notice.js';
+import { useSession } from '../session/useSession.js';
+import { ROLE_WORDS } from '../setup/roleWords.js';
+
+const SCHEMES = [
+  ['light', 'Light'],
+  ['dark', 'Dark'],
+  ['system', 'As the device'],
+] as const;
+
+/** Who is signed in, the choice of light or dark, and the way out. */
+export function AccountMenu() {
+  const { person, site } = useSession();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const { mode, setMode } = useColorScheme();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const say = useNotice();
+  const signOut = useWrite<undefined, undefined>(() => ({ method: 'DELETE', path: '/session' }), []);
+  const leave = () =>
+    signOut.mutate(undefined, {
+      onSuccess: () => {
+        void navigate('/sign-in', { replace: true });
+        client.clear();
+        sessionStorage.clear();
+      },
+      onError: (error) => say(sentenceOf(error)),
+    });
+  return (
+    <>
+      <Button
+        variant="text"
+        aria-haspopup="menu"
+        aria-expanded={anchor !== null}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        {person.name}
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        <ListSubheader sx={{ lineHeight: 1.5, py: 1, bgcolor: 'transparent' }}>
+          {ROLE_WORDS[person.role]}, {site.name}
+        </ListSubheader>
+        <Divider />
+        {SCHEMES.map(([scheme, word]) => (
+          <MenuItem key={scheme} selected={mode === scheme} onClick={() => setMode(scheme)}>
+            {word}
+          </MenuItem>
+        ))}
+        <Divider />
+        <MenuItem onClick={leave}>Sign out</MenuItem>
+      </Menu>
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { Suspense, useEffect } from 'react';
+import { NavLink, Outlet, useLocation, useNavigation } from 'react-router';
+import { useLive } from '../live/useLive.js';
+import { Loading } from '../page/Loading.js';
+import { sessionQueries } from '../session/sessionQueries.js';
+import { AccountMenu } from './AccountMenu.js';
+import { NAVIGATION } from './navigation.js';
+import styles from './shell.module.css';
+import { useMidnight } from './useMidnight.js';
+
+/** Puts the reader at the head of a screen that was just opened. */
+function useFocusOnHead(): void {
+  const { pathname } = useLocation();
+  useEffect(() => {
+    window.scrollTo(0, 0);
+    document.querySelector<HTMLElement>('main h1')?.focus({ preventScroll: true });
+  }, [pathname]);
+}
+
+/** The frame of every screen: navigation at the side (at the foot on a phone), the screen itself beside it. */
+export function Shell() {
+  const connected = useLive();
+  const client = useQueryClient();
+  const navigation = useNavigation();
+  useFocusOnHead();
+  useMidnight(() => void client.invalidateQueries({ queryKey: sessionQueries.current().queryKey }));
+  return (
+    <div className={styles.shell}>
+      <a className={styles.skip} href="#main">
+        Skip to the page
+      </a>
+      <nav className={styles.rail} aria-label="Main">
+        <div className={styles.mark} aria-hidden>
+          Yugator
+          <i />
+        </div>
+        {NAVIGATION.map(({ to, word, icon }) => (
+          <NavLink
+            key={to}
+            to={to}
+            end={to === '/'}
+            className={({ isActive }) => (isActive ? `${styles.on}` : '')}
+          >
+            <svg viewBox="0 0 24 24" aria-hidden>
+              {icon}
+            </svg>
+            {word}
+          </NavLink>
+        ))}
+      </nav>
+      <div className={styles.account}>
+        <AccountMenu />
+      </div>
+      <main id="main" className={styles.main} aria-busy={navigation.state === 'loading'}>
+        {connected ? null : (
+          <p className={styles.offline} role="status">
+            Not connected. What you see may be old; what you type stays here until it can be saved.
+          </p>
+        )}
+        <Suspense fallback={<Loading />}>
+          <Outlet />
+        </Suspense>
+      </main>
+    </div>
+  );
+}

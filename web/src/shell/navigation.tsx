@@ -1,0 +1,44 @@
+import type { ReactNode } from 'react';
+
+/** The screens of the main navigation, in the order of a working day. Icons are ours, drawn on a 24 × 24 ground. */
+export const NAVIGATION: readonly { to: string; word: string; icon: ReactNode }[] = [
+  { to: '/', word: 'Today', icon: <path d="M4 6h16M4 12h10M4 18h13M19 11l2 2-4 4" /> },
+  {
+    to: '/round',
+    word: 'Round',
+    icon: (
+      <>
+        <circle cx="12" cy="13" r="8" />
+        <path d="M12 13l4-4M9 2h6" />
+      </>
+    ),
+  },
+  {
+    to: '/fleet',
+    word: 'Fleet',
+    icon: (
+      <>
+        <circle cx="7" cy="17" r="3.5" />
+        <circle cx="18" cy="18" r="2.5" />
+        <path d="M3 13l2-6h7l2 6h7v3" />
+      </>
+    ),
+  },
+  {
+    to: '/shelf',
+    word: 'Shelf',
+    icon: <path d="M3 10h18M3 20h18M5 10V4h5v6M13 10V6h5v4M6 20v-5h4v5M13 20v-7h6v7" />,
+  },
+  { to: '/records', word: 'Records', icon: <path d="M6 3h9l4 4v14H6zM9 11h7M9 15h7" /> },
+  {
+    to: '/setup',
+    word: 'Setup',
+    icon: (
+      <>
+        <path d="M4 7h10M18 7h2M4 17h2M10 17h10" />
+        <circle cx="16" cy="7" r="2" />
+        <circle cx="8" cy="17" r="2" />
+      </>
+    ),
+  },
+];

@@ -1,0 +1,113 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import type { TodayDto, TodayMachineDto } from '@yugator/contracts';
+import { Link } from 'react-router';
+import { Empty } from '../page/Empty.js';
+import { Failed } from '../page/Failed.js';
+import { Loading } from '../page/Loading.js';
+import { PageHead } from '../page/PageHead.js';
+import { Plate } from '../page/Plate.js';
+import { TapeScale } from '../schedule/HoursTape.js';
+import { StateMark } from '../schedule/StateShape.js';
+import { useIsOneOf } from '../session/useSession.js';
+import { MachineRow } from './MachineRow.js';
+import { TodaySide } from './TodaySide.js';
+import styles from './today.module.css';
+import { todayQueries } from './todayQueries.js';
+import { headline, underline } from './todayWords.js';
+
+const GROUPS = [
+  ['overdue', 'Overdue: see to these before they go out'],
+  ['noRecord', 'Nobody knows when it was last done'],
+  ['ripe', 'Ripe for service'],
+  ['coming', 'Coming within 30 days'],
+] as const;
+
+function FineMachines({ machines }: { machines: readonly TodayMachineDto[] }) {
+  if (machines.length === 0) return null;
+  return (
+    <section aria-label="Fine">
+      <h2 className={styles.group}>
+        <StateMark state="fine" />
+        Nothing due within 30 days
+      </h2>
+      <p className={styles.fine}>
+        {machines.map((machine) => (
+          <span key={machine.id}>
+            <Plate tag={machine.tag} to={machine.id} /> {machine.name}
+          </span>
+        ))}
+      </p>
+    </section>
+  );
+}
+
+function Groups({ today }: { today: TodayDto }) {
+  const groups = GROUPS.map(([state, title]) => ({
+    state,
+    title,
+    machines: today.machines.filter((machine) => machine.state === state),
+  })).filter(({ machines }) => machines.length > 0);
+  return (
+    <div>
+      {groups.map(({ state, title, machines }, index) => (
+        <section key={state} aria-label={title}>
+          <div className={styles.groupHead}>
+            <h2 className={styles.group}>
+              <StateMark state={state} />
+              {title}
+            </h2>
+            {index === 0 ? (
+              <div className={styles.scale}>
+                <TapeScale />
+              </div>
+            ) : null}
+          </div>
+          <ul className={styles.rows}>
+            {machines.map((machine) => (
+              <MachineRow
+                key={machine.id}
+                machine={machine}
+                today={today.today}
+                isNext={machine.id === today.machines[0]?.id}
+              />
+            ))}
+          </ul>
+        </section>
+      ))}
+      <FineMachines machines={today.machines.filter((machine) => machine.state === 'fine')} />
+    </div>
+  );
+}
+
+/** What bites now: machines worst first, each with its reason and the next act. */
+export function TodayPage() {
+  const { data, error, refetch } = useQuery(todayQueries.today());
+  const isLead = useIsOneOf('crewLead');
+  if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
+  return (
+    <>
+      <PageHead
+        name="Today"
+        title={headline(data)}
+        under={data.machines.length ? underline(data) : undefined}
+      />
+      {data.machines.length === 0 ? (
+        <Empty title="There is no machine in the fleet yet.">
+          {isLead ? (
+            <Button component={Link} to="/fleet/new" variant="contained" color="primary">
+              Register the first machine
+            </Button>
+          ) : (
+            <p>The crew lead registers machines.</p>
+          )}
+        </Empty>
+      ) : (
+        <div className={styles.page}>
+          <Groups today={data} />
+          <TodaySide today={data} />
+        </div>
+      )}
+    </>
+  );
+}

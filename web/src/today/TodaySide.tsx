@@ -1,0 +1,74 @@
+import Button from '@mui/material/Button';
+import type { TodayDto } from '@yugator/contracts';
+import { Link } from 'react-router';
+import { Plate } from '../page/Plate.js';
+import { countWords, hoursWords, quantityWords } from '../words/figures.js';
+import styles from './today.module.css';
+
+function OpenJobs({ today }: { today: TodayDto }) {
+  const open = today.machines.filter((machine) => machine.openJobId !== null);
+  if (open.length === 0) return null;
+  return (
+    <section className={styles.side}>
+      <h2>Open jobs</h2>
+      {open.map((machine) => (
+        <p key={machine.id}>
+          <Plate tag={machine.tag} to={machine.id} />{' '}
+          <Link to={`/jobs/${machine.openJobId}`}>{machine.name}</Link>
+        </p>
+      ))}
+    </section>
+  );
+}
+
+function StaleMeters({ today }: { today: TodayDto }) {
+  return (
+    <section className={styles.side}>
+      <h2>Readings gone stale</h2>
+      {today.stale.length === 0 ? <p className="soft">None. Every meter was read within 8 days.</p> : null}
+      {today.stale.map((machine) => (
+        <p key={machine.id}>
+          <Plate tag={machine.tag} to={machine.id} /> <b>{countWords(machine.days, 'day')}</b>{' '}
+          <span className="soft">
+            since <span className="fig">{hoursWords(machine.life)}</span> h
+          </span>
+        </p>
+      ))}
+      <Button component={Link} to="/round" size="small">
+        Start the round
+      </Button>
+    </section>
+  );
+}
+
+function ShortArticles({ today }: { today: TodayDto }) {
+  return (
+    <section className={styles.side}>
+      <h2>Low on the shelf</h2>
+      {today.short.length === 0 ? (
+        <p className="soft">Nothing. Every article is at or above its least.</p>
+      ) : null}
+      {today.short.map((article) => (
+        <p key={article.id}>
+          {article.name}
+          <br />
+          <span className="soft">
+            {quantityWords(article.onHand, article.unit)} on hand,{' '}
+            {quantityWords(article.leastOnHand, article.unit)} wanted
+          </span>
+        </p>
+      ))}
+    </section>
+  );
+}
+
+/** What else needs a look today. */
+export function TodaySide({ today }: { today: TodayDto }) {
+  return (
+    <aside>
+      <OpenJobs today={today} />
+      <StaleMeters today={today} />
+      <ShortArticles today={today} />
+    </aside>
+  );
+}

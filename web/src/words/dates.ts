@@ -1,0 +1,44 @@
+const DAY_MS = 86_400_000;
+const LOCALE = 'en-GB';
+
+function format(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  return new Intl.DateTimeFormat(LOCALE, { timeZone: 'UTC', ...options });
+}
+
+const SHORT = format({ day: 'numeric', month: 'short' });
+const WITH_YEAR = format({ day: 'numeric', month: 'short', year: 'numeric' });
+const LONG = format({ weekday: 'long', day: 'numeric', month: 'long' });
+const WEEKDAY = format({ weekday: 'long' });
+
+/** "12 May", or "12 May 2025" in another year than `today`. Both are civil dates. */
+export function dayWords(date: string, today: string): string {
+  return (date.slice(0, 4) === today.slice(0, 4) ? SHORT : WITH_YEAR).format(Date.parse(date));
+}
+
+/** "today", "yesterday", "tomorrow", "on Thursday" within the coming week, else the day. */
+export function nearDayWords(date: string, today: string): string {
+  const days = Math.round((Date.parse(date) - Date.parse(today)) / DAY_MS);
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  if (days === -1) return 'yesterday';
+  if (days > 1 && days < 7) return `on ${WEEKDAY.format(Date.parse(date))}`;
+  return dayWords(date, today);
+}
+
+/** "Tuesday 13 May" */
+export function longDayWords(date: string): string {
+  return LONG.format(Date.parse(date)).replace(',', '');
+}
+
+/** The moment as the site's clock shows it: "12 May, 17:10", with the year where it is not that of `today`. */
+export function momentWords(instant: string, timeZone: string, today: string): string {
+  return new Intl.DateTimeFormat(LOCALE, {
+    timeZone,
+    day: 'numeric',
+    month: 'short',
+    ...(instant.slice(0, 4) === today.slice(0, 4) ? {} : { year: 'numeric' }),
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  }).format(Date.parse(instant));
+}

@@ -1,0 +1,42 @@
+/** Groups thousands by a thin space, as on a meter plate: 1 196.7. */
+const THIN_SPACE = '\u2009';
+
+function grouped(text: string): string {
+  return text.replace(/\B(?=(\d{3})+(?!\d))/g, THIN_SPACE);
+}
+
+/** Hours to the tenth, as hour meters show them. */
+export function hoursWords(hours: number): string {
+  const [whole = '', tenth = ''] = Math.abs(hours).toFixed(1).split('.');
+  return `${hours < 0 ? '−' : ''}${grouped(whole)}.${tenth}`;
+}
+
+/** An interval's hours without needless decimals: 50, 7.5. */
+export function intervalWords(hours: number): string {
+  return grouped(String(hours));
+}
+
+/** Pieces whole, litres to the tenth: "3", "4.1 L". */
+export function quantityWords(quantity: number, unit: 'piece' | 'litre'): string {
+  if (unit === 'litre') return `${Number(quantity.toFixed(2))}\u00a0L`;
+  return String(Number(quantity.toFixed(2)));
+}
+
+/** An amount of money in minor units: £28.90. */
+export function moneyWords(minor: number, currency: string): string {
+  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);
+}
+
+/** "1 item", "3 items" */
+export function countWords(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`;
+}
+
+/** The number that somebody typed, with a point or a comma; NaN where it is none. */
+export function parseFigure(text: string): number {
+  const plain = text
+    .trim()
+    .replaceAll(/[\s\u2009]/g, '')
+    .replace(',', '.');
+  return /^-?\d*\.?\d+$|^-?\d+\.$/.test(plain) ? Number(plain) : NaN;
+}
