@@ -1,1 +1,8 @@
-module.exports = { ...require('../jest.preset.cjs'), testEnvironment: 'node' };
+module.exports = {
+  ...require('../jest.preset.cjs'),
+  testEnvironment: 'node',
+  setupFiles: ['reflect-metadata'],
+  globalSetup: '<rootDir>/testing/startDatabase.cjs',
+  globalTeardown: '<rootDir>/testing/stopDatabase.cjs',
+  testTimeout: 30_000,
+};

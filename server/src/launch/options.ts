@@ -1,5 +1,6 @@
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
+import { isNativeError } from 'node:util/types';
 import { StartError } from './startError.js';
 
 export const USAGE = `Usage: ./start [options]
@@ -62,7 +63,7 @@ export function startOptions(args: readonly string[], env: NodeJS.ProcessEnv, fo
       databaseUrl: env['DATABASE_URL'] || null,
     };
   } catch (error) {
-    if (error instanceof StartError || !(error instanceof Error)) throw error;
+    if (error instanceof StartError || !isNativeError(error)) throw error;
     throw new StartError(`${error.message}\n\n${USAGE}`);
   }
 }

@@ -1,3 +1,5 @@
+import { isNativeError } from 'node:util/types';
+
 /** A reason not to start that the person at the keyboard can do something about; its message is the whole output. */
 export class StartError extends Error {
   override readonly name = 'StartError';
@@ -5,5 +7,5 @@ export class StartError extends Error {
 
 /** The `code` of a system error, such as ENOSPC; undefined for other errors. */
 export function codeOf(error: unknown): string | undefined {
-  return error instanceof Error && 'code' in error ? String(error.code) : undefined;
+  return isNativeError(error) && 'code' in error ? String(error.code) : undefined;
 }

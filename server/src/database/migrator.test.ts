@@ -1,0 +1,86 @@
+import { QueryTypes } from 'sequelize';
+import type { Sequelize } from 'sequelize-typescript';
+import { testDatabase } from '../testing/testDatabase.js';
+import { MODELS } from './models.js';
+import { migrator } from './migrator.js';
+
+let database: Awaited<ReturnType<typeof testDatabase>>;
+beforeAll(async () => {
+  database = await testDatabase();
+});
+afterAll(() => database.drop());
+
+interface TableRow {
+  readonly name: string;
+  readonly engine: string;
+  readonly collation: string;
+}
+
+function tables(sequelize: Sequelize): Promise<TableRow[]> {
+  return sequelize.query<TableRow>(
+    `SELECT table_name AS name, engine AS engine, table_collation AS collation
+     FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name <> 'migrations' ORDER BY 1`,
+    { type: QueryTypes.SELECT },
+  );
+}
+
+async function schema(sequelize: Sequelize): Promise<unknown[]> {
+  const columns = await sequelize.query(
+    `SELECT table_name, column_name, column_type, is_nullable, column_key, extra
+     FROM information_schema.columns WHERE table_schema = DATABASE() AND table_name <> 'migrations' ORDER BY 1, 2`,
+    { type: QueryTypes.SELECT },
+  );
+  const keys = await sequelize.query(
+    `SELECT table_name, column_name, referenced_table_name, referenced_column_name
+     FROM information_schema.key_column_usage WHERE table_schema = DATABASE() ORDER BY 1, 2, 3, 4`,
+    { type: QueryTypes.SELECT },
+  );
+  return [...columns, ...keys];
+}
+
+describe('the migrations', () => {
+  it('go up, all the way down, and up to the same schema again', async () => {
+    const { sequelize } = database;
+    await migrator(sequelize).up();
+    const first = await schema(sequelize);
+    expect(first.length).toBeGreaterThan(80);
+    await migrator(sequelize).down({ to: 0 });
+    expect(await tables(sequelize)).toEqual([]);
+    await migrator(sequelize).up();
+    expect(await schema(sequelize)).toEqual(first);
+  });
+
+  it('give every table InnoDB, utf8mb4 and a primary key, and no counter of the database', async () => {
+    const { sequelize } = database;
+    const all = await tables(sequelize);
+    expect(all.map(({ name }) => name).sort()).toEqual(MODELS.map((model) => model.getTableName()).sort());
+    for (const { engine, collation } of all) {
+      expect(engine).toBe('InnoDB');
+      expect(collation).toMatch(/^utf8mb4_/);
+    }
+    const columns = (await schema(sequelize)) as { table_name: string; column_key?: string; extra?: string }[];
+    for (const { name } of all) {
+      expect(columns.some((column) => column.table_name === name && column.column_key === 'PRI')).toBe(true);
+    }
+    expect(columns.filter((column) => column.extra?.includes('auto_increment'))).toEqual([]);
+  });
+
+  it('can be begun again after an interruption', async () => {
+    const { sequelize } = database;
+    await sequelize.query('DELETE FROM migrations');
+    await expect(migrator(sequelize).up()).resolves.toHaveLength(3);
+  });
+
+  it('leave a schema that every model reads', async () => {
+    for (const model of MODELS) expectawait model.count().toBe(0);
+  });
+
+  it('run in strict mode and UTC', async () => {
+    const [mode] = await database.sequelize.query<{ mode: string; zone: string }>(
+      'SELECT @@SESSION.sql_mode AS mode, @@SESSION.time_zone AS zone',
+      { type: QueryTypes.SELECT },
+    );
+    expect(mode?.mode).toContain('STRICT_ALL_TABLES');
+    expect(mode?.zone).toBe('+00:00');
+  });
+});
