@@ -1,1 +1,5 @@
-module.exports = { ...require('../jest.preset.cjs'), testEnvironment: 'node' };
+module.exports = {
+  ...require('../jest.preset.cjs'),
+  testEnvironment: 'node',
+  setupFiles: ['reflect-metadata'],
+};

@@ -1,1 +1,1 @@
-module.exports = { ...require('../jest.preset.cjs'), testEnvironment: 'node' };
+module.exports = { ...require('../jest.preset.cjs'), testEnvironment: 'node', testTimeout: 120_000 };

@@ -11,7 +11,12 @@ const PART_TIMEOUT_MS = 20 * 60_000;
 
 /** Runs a command to its end and tells whether it succeeded. */
 function succeeds(command, ...args) {
-  const { status, error } = spawnSync(command, args, { cwd: root, stdio: 'inherit', timeout: PART_TIMEOUT_MS, killSignal: 'SIGKILL' });
+  const { status, error } = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    timeout: PART_TIMEOUT_MS,
+    killSignal: 'SIGKILL',
+  });
   if (error) console.error(error.message);
   return status === 0;
 }
@@ -24,9 +29,22 @@ function check(command, ...args) {
 /** A run that dies without counting its tests, or runs none, counts as one failure. */
 function jest(folder, ...args) {
   const report = join(scratch, `${folder}.json`);
-  const passed = succeeds('npx', 'jest', '-c', `${folder}/jest.config.cjs`, '--rootDir', folder, '--ci', '--json', `--outputFile=${report}`, ...args);
+  const passed = succeeds(
+    'npx',
+    'jest',
+    '-c',
+    `${folder}/jest.config.cjs`,
+    '--rootDir',
+    folder,
+    '--ci',
+    '--json',
+    `--outputFile=${report}`,
+    ...args,
+  );
   if (!existsSync(report)) return { passed: 0, failed: 1 };
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+    readFileSync(report, 'utf8'),
+  );
   const failed = numFailedTests + numRuntimeErrorTestSuites;
   return { passed: numPassedTests, failed: failed || (passed && numPassedTests > 0 ? 0 : 1) };
 }
@@ -45,7 +63,9 @@ const PARTS = {
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((name) => !(name in PARTS));
 if (unknown.length) {
-  console.error(`There is no part "${unknown.join('", "')}". The parts are: ${Object.keys(PARTS).join(', ')}.`);
+  console.error(
+    `There is no part "${unknown.join('", "')}". The parts are: ${Object.keys(PARTS).join(', ')}.`,
+  );
   process.exit(2);
 }
 

@@ -5,5 +5,5 @@ module.exports = {
   testEnvironment: 'jsdom',
   moduleNameMapper: { '\\.css$': '<rootDir>/src/testing/noStyles.cjs', ...preset.moduleNameMapper },
   testEnvironmentOptions: { customExportConditions: ['source', 'browser', 'require', 'default'] },
-  setupFiles: ['reflect-metadata'],
+  setupFiles: ['reflect-metadata', '<rootDir>/src/testing/jsdomGaps.cjs'],
 };

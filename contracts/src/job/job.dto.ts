@@ -26,10 +26,10 @@ export class OpenJobDto {
   @IsString({ message: 'Choose the machine.' })
   machineId!: string;
 
-  @IsString({ each: true, message: 'Choose items of the machine.' })
   @ArrayMinSize(1, { message: 'Choose at least one item.' })
   @ArrayMaxSize(100, { message: 'A job takes 100 items at most.' })
   @ArrayUnique({ message: 'Each item counts once.' })
+  @IsString({ each: true, message: 'Choose items of the machine.' })
   itemIds!: string[];
 }
 
@@ -46,9 +46,9 @@ export class DrawDto {
   @IsString({ message: 'Choose an article from the shelf.' })
   articleId!: string;
 
-  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type how much was used, as a number.' })
   @Min(0.001, { message: 'Type how much was used, more than 0, or take the line out.' })
   @Max(10_000, { message: 'Keep what was used within 10,000.' })
+  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type how much was used, as a number.' })
   quantity!: number;
 }
 
@@ -60,13 +60,13 @@ export class SignOffDto {
   @IsMeterHours()
   shown!: number;
 
-  @IsString({ message: 'Choose who did it.' })
   @Length(1, 36, { message: 'Choose who did it.' })
+  @IsString({ message: 'Choose who did it.' })
   doneById!: string;
 
-  @IsInt({ message: 'Give the minutes as a whole number.' })
   @Min(0, { message: 'Minutes cannot be below 0.' })
   @Max(6000, { message: 'Keep the minutes within 6,000.' })
+  @IsInt({ message: 'Give the minutes as a whole number.' })
   minutes!: number;
 
   @ValidateNested({ each: true })
@@ -173,8 +173,8 @@ export class RecordQueryDto {
 
   @IsOptional()
   @Type(() => Number)
-  @IsInt({ message: 'Give the page as a whole number.' })
   @Min(1, { message: 'Pages count from 1.' })
   @Max(100_000, { message: 'There is no such page.' })
+  @IsInt({ message: 'Give the page as a whole number.' })
   page?: number;
 }

@@ -47,9 +47,9 @@ export class MachineFieldsDto {
   @Length(1, 60, { message: 'Say in which shed it stands, 1 to 60 letters.' })
   shed!: string;
 
-  @IsInt({ message: 'Give the place in the walk as a whole number.' })
   @Min(0, { message: 'Give the place in the walk as 0 or more.' })
   @Max(9999, { message: 'Give the place in the walk as 9999 at most.' })
+  @IsInt({ message: 'Give the place in the walk as a whole number.' })
   walkOrder!: number;
 
   @IsCivilDay({ message: 'Give the day it came into service as a date that exists, such as 2025-04-07.' })
@@ -61,9 +61,9 @@ export class MachineFieldsDto {
   @IsBoolean({ message: 'Say whether it came new.' })
   cameNew!: boolean;
 
-  @IsString({ each: true, message: 'Choose service books from the list.' })
   @ArrayUnique({ message: 'Each service book counts once.' })
   @ArrayMaxSize(10, { message: 'A machine follows 10 books at most.' })
+  @IsString({ each: true, message: 'Choose service books from the list.' })
   bookIds!: string[];
 }
 

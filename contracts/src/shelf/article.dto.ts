@@ -49,14 +49,14 @@ export class CreateArticleDto {
   @IsIn(ARTICLE_UNITS, { message: 'Choose whether it is counted in pieces or litres.' })
   unit!: ArticleUnit;
 
-  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type the least on hand as a number.' })
   @Min(0, { message: 'The least on hand cannot be below 0.' })
   @Max(100_000, { message: 'Keep the least on hand within 100,000.' })
+  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type the least on hand as a number.' })
   leastOnHand!: number;
 
-  @IsInt({ message: 'Give the price in whole cents.' })
   @Min(0, { message: 'A price cannot be below 0.' })
   @Max(100_000_000, { message: 'Keep the price within 1,000,000.' })
+  @IsInt({ message: 'Give the price in whole cents.' })
   priceMinor!: number;
 }
 
@@ -65,9 +65,9 @@ export class StockActDto {
   @IsIn(STOCK_ACTS, { message: 'Say whether stock came in or was counted.' })
   kind!: (typeof STOCK_ACTS)[number];
 
-  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type how much, as a number.' })
   @Min(0, { message: 'How much cannot be below 0. To take stock out, count the shelf.' })
   @Max(100_000, { message: 'Keep the figure within 100,000.' })
+  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type how much, as a number.' })
   quantity!: number;
 
   @IsOptional()

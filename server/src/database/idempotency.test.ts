@@ -9,7 +9,10 @@ beforeAll(async () => {
 afterAll(() => yard.close());
 
 const receive = <T = ArticleDto>(quantity: number, key: string) =>
-  yard.ask<T>('POST', `/api/articles/${yard.crew.kit}/movements`, { key, body: { kind: 'received', quantity } });
+  yard.ask<T>('POST', `/api/articles/${yard.crew.kit}/movements`, {
+    key,
+    body: { kind: 'received', quantity },
+  });
 const kits = async () => (await yard.ask<ArticleDto[]>('GET', '/api/articles')).body[0]?.onHand;
 
 describe('a POST with an Idempotency-Key', () => {

@@ -76,7 +76,10 @@ describe('a unit of work', () => {
         await held;
         await rename(second, name);
       });
-    await Promise.all([crossing(crew.machine, crew.otherMachine, 'D'), crossing(crew.otherMachine, crew.machine, 'E')]);
+    await Promise.all([
+      crossing(crew.machine, crew.otherMachine, 'D'),
+      crossing(crew.otherMachine, crew.machine, 'E'),
+    ]);
     expect(tries).toBeGreaterThanOrEqual(3);
     expect(await nameOf(crew.machine)).toBe(await nameOf(crew.otherMachine));
   });

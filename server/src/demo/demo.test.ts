@@ -17,44 +17,51 @@ import { MACHINES } from './larkmere.js';
 import { machineHistory } from './machineHistory.js';
 import { random } from './random.js';
 
-describe.each(['2026-11-23T12:00:00Z', '2027-05-13T12:00:00Z', '2028-02-29T00:30:00Z'])('the demonstration on %s', (day) => {
-  const now: Instant = instant(day);
-  let database: Awaited<ReturnType<typeof testDatabase>>;
-  beforeAll(async () => {
-    database = await testDatabase();
-    await migrator(database.sequelize).up();
-    await loadDemonstration(database.sequelize, now);
-  });
-  afterAll(() => database.drop());
+describe.each(['2026-11-23T12:00:00Z', '2027-05-13T12:00:00Z', '2028-02-29T00:30:00Z'])(
+  'the demonstration on %s',
+  (day) => {
+    const now: Instant = instant(day);
+    let database: Awaited<ReturnType<typeof testDatabase>>;
+    beforeAll(async () => {
+      database = await testDatabase();
+      await migrator(database.sequelize).up();
+      await loadDemonstration(database.sequelize, now);
+    });
+    afterAll(() => database.drop());
 
-  it('has something true to show in every state', async () => {
-    const machines = await new FleetSchedule(new SiteCalendar(new SetClock(now))).read();
-    const states = new Set<DueState>(machines.flatMap(({ schedule }) => schedule.answers.map((answer) => answer.state)));
-    expect(machines).toHaveLength(24);
-    expect([...states].sort()).toEqual(['coming', 'fine', 'noRecord', 'overdue', 'ripe']);
-    expect(machines.filter(({ schedule }) => schedule.answers[0]?.state === 'overdue').length).toBeLessThan(16);
-  });
+    it('has something true to show in every state', async () => {
+      const machines = await new FleetSchedule(new SiteCalendar(new SetClock(now))).read();
+      const states = new Set<DueState>(
+        machines.flatMap(({ schedule }) => schedule.answers.map((answer) => answer.state)),
+      );
+      expect(machines).toHaveLength(24);
+      expect([...states].sort()).toEqual(['coming', 'fine', 'noRecord', 'overdue', 'ripe']);
+      expect(machines.filter(({ schedule }) => schedule.answers[0]?.state === 'overdue').length).toBeLessThan(
+        16,
+      );
+    });
 
-  it('tells a past that could have been: no reading runs backwards or lies ahead', async () => {
-    const machines = await new FleetSchedule(new SiteCalendar(new SetClock(now))).read();
-    for (const { machine, schedule } of machines) {
-      const lives = schedule.readings.map((reading) => reading.life);
-      expect([machine.tag, lives]).toEqual([machine.tag, lives.toSorted((a, b) => a - b)]);
-      expect(schedule.lastReading?.at).toBeLessThan(now);
-    }
-    expect(await ReadingRow.count({ where: { voidReason: 'A digit too many' } })).toBe(1);
-    expect(await MeterSegmentRow.count()).toBe((await Machine.count()) + 1);
-    expect(await Job.count()).toBeGreaterThan(500);
-  });
+    it('tells a past that could have been: no reading runs backwards or lies ahead', async () => {
+      const machines = await new FleetSchedule(new SiteCalendar(new SetClock(now))).read();
+      for (const { machine, schedule } of machines) {
+        const lives = schedule.readings.map((reading) => reading.life);
+        expect([machine.tag, lives]).toEqual([machine.tag, lives.toSorted((a, b) => a - b)]);
+        expect(schedule.lastReading?.at).toBeLessThan(now);
+      }
+      expect(await ReadingRow.count({ where: { voidReason: 'A digit too many' } })).toBe(1);
+      expect(await MeterSegmentRow.count()).toBe((await Machine.count()) + 1);
+      expect(await Job.count()).toBeGreaterThan(500);
+    });
 
-  it('has a shelf that never went below nothing', async () => {
-    const shelf = new Shelf(new UnitOfWork(database.sequelize, new LiveFeed()), new SetClock(now));
-    const articles = await shelf.list();
-    expect(articles.length).toBeGreaterThan(10);
-    for (const { name, onHand } of articles) expect([name, onHand >= 0]).toEqual([name, true]);
-    expect((await Book.findAll()).length).toBe(5);
-  });
-});
+    it('has a shelf that never went below nothing', async () => {
+      const shelf = new Shelf(new UnitOfWork(database.sequelize, new LiveFeed()), new SetClock(now));
+      const articles = await shelf.list();
+      expect(articles.length).toBeGreaterThan(10);
+      for (const { name, onHand } of articles) expect([name, onHand >= 0]).toEqual([name, true]);
+      expect((await Book.findAll()).length).toBe(5);
+    });
+  },
+);
 
 describe('the history of a demonstration machine', () => {
   it('is the same for the same day and seed', () => {

@@ -1,4 +1,12 @@
-import type { ArticleDto, JobDto, MachineDto, ProblemDto, RecordPageDto, SignOffDto, TodayDto } from '@yugator/contracts';
+import type {
+  ArticleDto,
+  JobDto,
+  MachineDto,
+  ProblemDto,
+  RecordPageDto,
+  SignOffDto,
+  TodayDto,
+} from '@yugator/contracts';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
 
@@ -41,10 +49,16 @@ describe('a job', () => {
     expect(job.proposed).toMatchObject([{ articleId: yard.crew.kit, quantity: 1, onHand: 5 }]);
     const done = await signOff(job);
     expect(done.status).toBe(201);
-    expect(done.body).toMatchObject({ state: 'signedOff', record: { life: 61.5, partsCostMinor: 2890, minutes: 35 } });
+    expect(done.body).toMatchObject({
+      state: 'signedOff',
+      record: { life: 61.5, partsCostMinor: 2890, minutes: 35 },
+    });
     expect(done.body.record?.items).toEqual(['Engine oil and filter']);
     // Done at 61.5 h: due again at 111.5.
-    expect(await oilLine()).toMatchObject({ baseline: { kind: 'completion', life: 61.5 }, limits: [{ at: 111.5 }] });
+    expect(await oilLine()).toMatchObject({
+      baseline: { kind: 'completion', life: 61.5 },
+      limits: [{ at: 111.5 }],
+    });
     expect(await kits()).toBe(4);
     const records = await yard.ask<RecordPageDto>('GET', '/api/records?search=oil');
     expect(records.body.total).toBe(1);
@@ -54,9 +68,13 @@ describe('a job', () => {
   it('voided restores exactly what was before: schedule, stock and life hours', async () => {
     const before = [await oilLine(), await kits(), (await yard.ask<TodayDto>('GET', '/api/today')).body];
     const done = await signOff(await ready());
-    const voided = await yard.ask<JobDto>('POST', `/api/records/${done.body.id}/void`, { body: { reason: 'Wrong machine' } });
+    const voided = await yard.ask<JobDto>('POST', `/api/records/${done.body.id}/void`, {
+      body: { reason: 'Wrong machine' },
+    });
     expect(voided.body.record?.voided).toMatchObject({ by: 'crewLead', reason: 'Wrong machine' });
-    expect([await oilLine(), await kits(), (await yard.ask<TodayDto>('GET', '/api/today')).body]).toEqual(before);
+    expect([await oilLine(), await kits(), (await yard.ask<TodayDto>('GET', '/api/today')).body]).toEqual(
+      before,
+    );
   });
 
   it('is one at a time on a machine; the refusal leads to the open one', async () => {
@@ -103,7 +121,9 @@ describe('a job', () => {
   it('with nothing ticked is not signed off; put away it leaves no record', async () => {
     const job = (await open([yard.crew.oil])).body;
     expect((await signOff(job)).status).toBe(422);
-    expect((await yard.ask('POST', `/api/jobs/${job.id}/drop`, { body: { version: job.version } })).status).toBe(204);
+    expect(
+      (await yard.ask('POST', `/api/jobs/${job.id}/drop`, { body: { version: job.version } })).status,
+    ).toBe(204);
     expect((await yard.ask<JobDto>('GET', `/api/jobs/${job.id}`)).body.state).toBe('dropped');
     expect((await open([yard.crew.oil])).status).toBe(201);
   });

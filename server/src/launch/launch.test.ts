@@ -25,28 +25,40 @@ describe('the options of ./start', () => {
   });
 
   it('are taken as given', () => {
-    expect(parse('--empty', '--port', '9000', '--data', 'here')).toMatchObject({ empty: true, port: 9000, data: '/yard/here' });
+    expect(parse('--empty', '--port', '9000', '--data', 'here')).toMatchObject({
+      empty: true,
+      port: 9000,
+      data: '/yard/here',
+    });
     expect(startOptions([], { DATABASE_URL: 'mariadb://x' }, '/').databaseUrl).toBe('mariadb://x');
   });
 
-  it.each([[['--port', 'http']], [['--port', '70000']], [['--prot', '1']], [['--empty', '--reset-demo']], [['stray']]])(
-    'refuse %j in a sentence',
-    (args) => {
-      expect(() => parse(...args)).toThrow(StartError);
-    },
-  );
+  it.each([
+    [['--port', 'http']],
+    [['--port', '70000']],
+    [['--prot', '1']],
+    [['--empty', '--reset-demo']],
+    [['stray']],
+  ])('refuse %j in a sentence', (args) => {
+    expect(() => parse(...args)).toThrow(StartError);
+  });
 });
 
 describe('the data folder', () => {
   it('is held by one process at a time, and free again afterwards', () => {
     const giveBack = takeDataFolder(folder, 'http://127.0.0.1:8420');
-    expect(() => takeDataFolder(folder, 'http://127.0.0.1:8421')).toThrow(/already runs .* at http:\/\/127.0.0.1:8420/);
+    expect(() => takeDataFolder(folder, 'http://127.0.0.1:8421')).toThrow(
+      /already runs .* at http:\/\/127.0.0.1:8420/,
+    );
     giveBack();
     takeDataFolder(folder, 'http://127.0.0.1:8421')();
   });
 
   it('is not held by a process that died, even if its number was given out again', () => {
-    writeFileSync(join(folder, 'running.json'), JSON.stringify({ pid: process.pid, started: '1', address: 'x' }));
+    writeFileSync(
+      join(folder, 'running.json'),
+      JSON.stringify({ pid: process.pid, started: '1', address: 'x' }),
+    );
     const giveBack = takeDataFolder(folder, 'y');
     expect(JSON.parse(readFileSync(join(folder, 'running.json'), 'utf8'))).toMatchObject({ address: 'y' });
     giveBack();

@@ -9,11 +9,26 @@ beforeAll(async () => {
 afterAll(() => yard.close());
 
 const fields = (over: object = {}) => ({
-  ...{ tag: ' U-9 ', name: 'Cart', machineClass: 'utilityVehicle', make: '', model: '', fuel: 'diesel', shed: 'North shed' },
-  ...{ walkOrder: 5, inServiceOn: '2027-02-01', inServiceHours: 205, cameNew: false, bookIds: [yard.crew.book] },
+  ...{
+    tag: ' U-9 ',
+    name: 'Cart',
+    machineClass: 'utilityVehicle',
+    make: '',
+    model: '',
+    fuel: 'diesel',
+    shed: 'North shed',
+  },
+  ...{
+    walkOrder: 5,
+    inServiceOn: '2027-02-01',
+    inServiceHours: 205,
+    cameNew: false,
+    bookIds: [yard.crew.book],
+  },
   ...over,
 });
-const register = (over: object = {}) => yard.ask<MachineDto & ProblemDto>('POST', '/api/machines', { body: fields(over) });
+const register = (over: object = {}) =>
+  yard.ask<MachineDto & ProblemDto>('POST', '/api/machines', { body: fields(over) });
 
 describe('the fleet', () => {
   it('takes in a used machine: its meter starts where it came in, its items have no record', async () => {
@@ -49,7 +64,11 @@ describe('the fleet', () => {
     const { body: machine } = await yard.ask<MachineDto>('GET', `/api/machines/${yard.crew.machine}`);
     const edit = (over: object) =>
       yard.ask<MachineDto & ProblemDto>('PUT', `/api/machines/${machine.id}`, {
-        body: { ...fields({ tag: 'T-1', inServiceOn: machine.inServiceOn, inServiceHours: 0, cameNew: true }), version: 1, ...over },
+        body: {
+          ...fields({ tag: 'T-1', inServiceOn: machine.inServiceOn, inServiceHours: 0, cameNew: true }),
+          version: 1,
+          ...over,
+        },
       });
     expect((await edit({ name: 'First' })).body).toMatchObject({ name: 'First', version: 2 });
     const late = await edit({ name: 'Second' });

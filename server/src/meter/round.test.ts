@@ -28,7 +28,11 @@ describe('a round', () => {
     ]);
     expect(status).toBe(422);
     expect(body.errors).toEqual([
-      { pointer: '#/readings/1/shown', code: 'backwards', detail: expect.stringContaining('60 h read before') },
+      {
+        pointer: '#/readings/1/shown',
+        code: 'backwards',
+        detail: expect.stringContaining('60 h read before'),
+      },
     ]);
     expect(await life(yard.crew.otherMachine)).toBe(30);
   });
@@ -36,7 +40,10 @@ describe('a round', () => {
   it('refuses what grew faster than the clock', async () => {
     // 10 May 15:00 to 13 May 11:00 UTC is 68 h.
     const { body } = await enter([{ machineId: yard.crew.machine, shown: 140 }]);
-    expect(body.errors?.[0]).toMatchObject({ code: 'fasterThanClock', detail: expect.stringContaining('80 h in 68 h') });
+    expect(body.errors?.[0]).toMatchObject({
+      code: 'fasterThanClock',
+      detail: expect.stringContaining('80 h in 68 h'),
+    });
   });
 
   it.each([
@@ -56,7 +63,9 @@ describe('a round', () => {
       { machineId: yard.crew.machine, shown: 62 },
     ]);
     expect(twice.body.errors?.[0]?.code).toBe('repeated');
-    const early = await enter([{ machineId: yard.crew.machine, shown: 61 }], { readAt: '2027-05-14T08:00:00Z' });
+    const early = await enter([{ machineId: yard.crew.machine, shown: 61 }], {
+      readAt: '2027-05-14T08:00:00Z',
+    });
     expect(early.body.errors?.[0]?.pointer).toBe('#/readAt');
   });
 

@@ -11,8 +11,8 @@ function escaped(key: string): string {
 function faultsOf(errors: readonly ValidationError[], path: string): FieldFaultDto[] {
   return errors.flatMap((error) => {
     const pointer = `${path}/${escaped(error.property)}`;
-    // The last rule written in the class is the most basic one: "a number" comes before "at most".
-    const [code, message] = Object.entries(error.constraints ?? {}).at(-1) ?? [];
+    // Of several rules broken, the one applied first is the most basic, here as in the forms.
+    const [code, message] = Object.entries(error.constraints ?? {})[0] ?? [];
     const own =
       code === 'whitelistValidation'
         ? [fault(pointer, 'unknownField', `There is no field "${error.property}". Leave it out.`)]

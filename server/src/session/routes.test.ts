@@ -43,7 +43,13 @@ function routes(): Route[] {
   });
 }
 
-const OPEN_TO_ALL = ['GET /api/welcome', 'GET /api/health', 'POST /api/session', 'DELETE /api/session', 'POST /api/first-crew-lead'];
+const OPEN_TO_ALL = [
+  'GET /api/welcome',
+  'GET /api/health',
+  'POST /api/session',
+  'DELETE /api/session',
+  'POST /api/first-crew-lead',
+];
 
 describe('every route', () => {
   it('is found by this walk', () => {
@@ -66,7 +72,11 @@ describe('every route', () => {
   it('refuses every role that it does not name, and changes nothing for a viewer', async () => {
     for (const { method, path, roles = [] } of routes().filter(({ isPublic }) => !isPublic)) {
       for (const role of ROLES.filter((candidate) => !roles.includes(candidate))) {
-        expect([path, role, (await yard.ask(method, path, { as: role, body: method === 'GET' ? undefined : {} })).status]).toEqual([path, role, 403]);
+        expect([
+          path,
+          role,
+          (await yard.ask(method, path, { as: role, body: method === 'GET' ? undefined : {} })).status,
+        ]).toEqual([path, role, 403]);
       }
       if (method !== 'GET') expect([path, roles]).toEqual([path, expect.not.arrayContaining(['viewer'])]);
     }

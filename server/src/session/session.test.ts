@@ -19,7 +19,11 @@ describe('signing in', () => {
   it('sets a cookie out of reach of scripts and other sites, and tells who and where', async () => {
     const { status, body, headers } = await signIn('mechanic', PASSWORD);
     expect(status).toBe(201);
-    expect(body).toMatchObject({ person: { role: 'mechanic' }, site: { name: 'Test yard' }, today: '2027-05-13' });
+    expect(body).toMatchObject({
+      person: { role: 'mechanic' },
+      site: { name: 'Test yard' },
+      today: '2027-05-13',
+    });
     expect(JSON.stringify(body)).not.toContain('assword');
     expect(String(headers['set-cookie'])).toMatch(/yugator_session=.{43};.*HttpOnly; SameSite=Strict/);
   });
@@ -58,7 +62,8 @@ describe('a password', () => {
 });
 
 describe('the crew', () => {
-  const update = (id: string, body: object) => yard.ask<PersonDto & ProblemDto>('PUT', `/api/people/${id}`, { body });
+  const update = (id: string, body: object) =>
+    yard.ask<PersonDto & ProblemDto>('PUT', `/api/people/${id}`, { body });
 
   it('loses the sessions of somebody who leaves, at once', async () => {
     await update(yard.crew.people.mechanic, { role: 'mechanic', active: false, version: 1 });
@@ -74,7 +79,10 @@ describe('the crew', () => {
   it('refuses a stale change with the present state, and a name that is taken', async () => {
     await update(yard.crew.people.viewer, { role: 'operator', active: true, version: 1 });
     const stale = await update(yard.crew.people.viewer, { role: 'mechanic', active: true, version: 1 });
-    expect([stale.status, stale.body.current]).toEqual([409, expect.objectContaining({ role: 'operator', version: 2 })]);
+    expect([stale.status, stale.body.current]).toEqual([
+      409,
+      expect.objectContaining({ role: 'operator', version: 2 }),
+    ]);
     const taken = await yard.ask<ProblemDto>('POST', '/api/people', {
       body: { name: 'viewer', role: 'viewer', password: PASSWORD },
     });

@@ -30,8 +30,23 @@ async function seedMachine(tag: string, bookId: string, shown: number): Promise<
   const id = uuid();
   const startsAt = new Date('2026-05-01T06:00:00Z');
   await Machine.create({
-    ...{ id, tag, name: `Mower ${tag}`, machineClass: 'zeroTurn', make: 'Verrick', model: 'Z52', fuel: 'gasoline' },
-    ...{ shed: 'North shed', walkOrder: 1, inServiceOn: '2026-05-01', inServiceHours: 0, cameNew: true, version: 1 },
+    ...{
+      id,
+      tag,
+      name: `Mower ${tag}`,
+      machineClass: 'zeroTurn',
+      make: 'Verrick',
+      model: 'Z52',
+      fuel: 'gasoline',
+    },
+    ...{
+      shed: 'North shed',
+      walkOrder: 1,
+      inServiceOn: '2026-05-01',
+      inServiceHours: 0,
+      cameNew: true,
+      version: 1,
+    },
   });
   await MachineBook.create({ machineId: id, bookId });
   await MeterSegmentRow.create({ id: uuid(), machineId: id, startsAt, hoursOffset: 0 });
@@ -52,13 +67,26 @@ async function seedItem(bookId: string, name: string, hours: number, place: numb
 
 /** Writes a site, one person of each role, two machines on one book, and a kit of which five are on the shelf. */
 export async function seedCrew(clock: Clock): Promise<Crew> {
-  await Site.create({ id: uuid(), name: 'Test yard', timeZone: 'Europe/London', currency: 'GBP', demonstration: false });
+  await Site.create({
+    id: uuid(),
+    name: 'Test yard',
+    timeZone: 'Europe/London',
+    currency: 'GBP',
+    demonstration: false,
+  });
   const passwordHash = await hashPassword(PASSWORD);
   const people = Object.fromEntries(ROLES.map((role) => [role, uuid()])) as Record<Role, string>;
   const sessions = new Sessions(clock);
   const tokens = {} as Record<Role, string>;
   for (const role of ROLES) {
-    const person = await Person.create({ id: people[role], name: role, role, passwordHash, active: true, version: 1 });
+    const person = await Person.create({
+      id: people[role],
+      name: role,
+      role,
+      passwordHash,
+      active: true,
+      version: 1,
+    });
     tokens[role] = await sessions.begin(person);
   }
   const book = uuid();
@@ -66,7 +94,14 @@ export async function seedCrew(clock: Clock): Promise<Crew> {
   const oil = await seedItem(book, 'Engine oil and filter', 50, 0);
   const grease = await seedItem(book, 'Grease all points', 100, 1);
   const kit = uuid();
-  await Article.create({ id: kit, name: 'Oil change kit', kind: 'kit', unit: 'piece', leastOnHand: 2, priceMinor: 2890 });
+  await Article.create({
+    id: kit,
+    name: 'Oil change kit',
+    kind: 'kit',
+    unit: 'piece',
+    leastOnHand: 2,
+    priceMinor: 2890,
+  });
   await ItemArticleRow.create({ itemId: oil, articleId: kit, quantity: 1 });
   await Movement.create({
     ...{ id: uuid(), articleId: kit, kind: 'received', quantity: 5, priceMinor: 2890, note: '' },

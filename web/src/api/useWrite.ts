@@ -21,11 +21,13 @@ function newKey(): string {
 
 /**
  * A mutation that takes effect once. While an answer is outstanding or lost, the same write goes out under the same
- * Idempotency-Key; what it changes (`subjects`) is made stale here at once and elsewhere by the live feed.
+ * Idempotency-Key; what it changes (`subjects`) is made stale here at once and elsewhere by the live feed. `onDone` runs even
+ * where the feed has meanwhile taken away the component that wrote.
  */
 export function useWrite<T, V>(
   write: (value: V) => Write,
   subjects: readonly Subject[],
+  onDone?: (answer: T) => void,
 ): UseMutationResult<T, Error, V> {
   const client = useQueryClient();
   const pending = useRef<{ readonly text: string; readonly key: string } | null>(null);
@@ -44,6 +46,7 @@ export function useWrite<T, V>(
         throw error;
       }
     },
+    onSuccess: (answer) => onDone?.(answer),
     onSettled: () => makeStale(client, subjects),
   });
 }

@@ -14,6 +14,7 @@ export function DropJob({ job }: { job: JobDto }) {
   const drop = useWrite<undefined, DropJobDto>(
     (body) => ({ method: 'POST', path: `/jobs/${job.id}/drop`, body }),
     ['jobs'],
+    () => void navigate(`/fleet/${job.machine.id}`),
   );
   if (!asked) {
     return (
@@ -22,8 +23,7 @@ export function DropJob({ job }: { job: JobDto }) {
       </Button>
     );
   }
-  const go = () =>
-    drop.mutate({ version: job.version }, { onSuccess: () => void navigate(`/fleet/${job.machine.id}`) });
+  const go = () => drop.mutate({ version: job.version });
   return (
     <div>
       {drop.error ? <Caution title="Not put away">{<p>{sentenceOf(drop.error)}</p>}</Caution> : null}

@@ -33,11 +33,15 @@ function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[
     note: '',
     version: job.version,
   });
+  const { queryKey } = jobQueries.one(job.id);
   const signOff = useWrite<JobDto, SignOffDto>(
     (body) => ({ method: 'POST', path: `/jobs/${job.id}/sign-off`, body }),
     ['jobs', 'readings', 'shelf'],
+    (done) => {
+      client.setQueryData(queryKey, done);
+      say(`${done.machine.tag} is signed off.`);
+    },
   );
-  const { queryKey } = jobQueries.one(job.id);
   const nothingTicked = !job.items.some((item) => item.ticked);
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -46,10 +50,6 @@ function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[
     form.setValue('version', job.version);
     void form.handleSubmit((values) =>
       signOff.mutate(values, {
-        onSuccess: (done) => {
-          client.setQueryData(queryKey, done);
-          say(`${job.machine.tag} is signed off.`);
-        },
         onError: (error) => {
           form.refuse(error);
           if (error instanceof ApiProblem && error.status === 409)

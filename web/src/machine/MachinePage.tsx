@@ -1,8 +1,6 @@
-import Tab from '@mui/material/Tab';
-import Tabs from '@mui/material/Tabs';
 import { useQuery } from '@tanstack/react-query';
 import type { MachineDto } from '@yugator/contracts';
-import { Link, useParams } from 'react-router';
+import { NavLink, useParams } from 'react-router';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
@@ -87,26 +85,13 @@ export function MachinePage() {
         {mayRead ? <EnterHours machine={machine} /> : null}
       </PageHead>
       <Figures machine={machine} />
-      <Tabs
-        value={TABS.some(([name]) => name === tab) ? tab : 'schedule'}
-        component="nav"
-        aria-label={`${machine.tag} pages`}
-        sx={{ mb: 2 }}
-        variant="scrollable"
-      >
+      <nav className={styles.tabs} aria-label={`Pages of ${machine.tag}`}>
         {TABS.map(([name, word]) => (
-          <Tab
-            key={name}
-            value={name}
-            label={word}
-            component={Link}
-            to={`/fleet/${machine.id}${name === 'schedule' ? '' : `/${name}`}`}
-            role="link"
-            aria-current={name === tab ? 'page' : undefined}
-            tabIndex={0}
-          />
+          <NavLink key={name} end to={`/fleet/${machine.id}${name === 'schedule' ? '' : `/${name}`}`}>
+            {word}
+          </NavLink>
         ))}
-      </Tabs>
+      </nav>
       <TabPanel machine={machine} tab={tab} />
     </>
   );

@@ -24,12 +24,12 @@ function OpenJob({ machine, chosen }: { machine: MachineDto; chosen: readonly st
   const minutes = machine.lines
     .filter((line) => chosen.includes(line.itemId))
     .reduce((sum, line) => sum + line.minutes, 0);
-  const open = useWrite<JobDto, OpenJobDto>((body) => ({ method: 'POST', path: '/jobs', body }), ['jobs']);
-  const begin = () =>
-    open.mutate(
-      { machineId: machine.id, itemIds: [...chosen] },
-      { onSuccess: (job) => void navigate(`/jobs/${job.id}`) },
-    );
+  const open = useWrite<JobDto, OpenJobDto>(
+    (body) => ({ method: 'POST', path: '/jobs', body }),
+    ['jobs'],
+    (job) => void navigate(`/jobs/${job.id}`),
+  );
+  const begin = () => open.mutate({ machineId: machine.id, itemIds: [...chosen] });
   return (
     <div className={styles.bar}>
       {open.error ? <Caution title="No job opened">{<p>{sentenceOf(open.error)}</p>}</Caution> : null}

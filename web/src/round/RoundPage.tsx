@@ -28,8 +28,9 @@ function moveOn(event: KeyboardEvent<HTMLFormElement>): void {
   const figures = [...event.currentTarget.querySelectorAll('input')];
   const next = figures[figures.indexOf(event.target) + step];
   event.preventDefault();
-  if (next) next.select();
-  else if (step === 1) event.currentTarget.querySelector<HTMLElement>('button[type=submit]')?.focus();
+  next?.focus();
+  next?.select();
+  if (!next && step === 1) event.currentTarget.querySelector<HTMLElement>('button[type=submit]')?.focus();
 }
 
 function bySheds(machines: readonly RoundMachineDto[]): [string, RoundMachineDto[]][] {

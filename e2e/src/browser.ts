@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs';
+import puppeteer from 'puppeteer-core';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+const ARGS = [
+  ...['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+  ...['--disable-component-update', '--disable-sync'],
+];
+
+export const DESK = { width: 1280, height: 800 };
+export const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true };
+
+export function launch(): Promise<Browser> {
+  return puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: ARGS });
+}
+
+/** A page in a context of its own (another person's browser). What goes wrong on it is collected in `complaints`. */
+export async function newVisitor(
+  browser: Browser,
+  viewport = DESK,
+): Promise<{ page: Page; complaints: string[] }> {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport(viewport);
+  // Colours are judged at rest, not half-way between two states.
+  await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+  const complaints: string[] = [];
+  // Refused requests are part of the tests; anything else on the console is a fault.
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !message.text().startsWith('Failed to load resource'))
+      complaints.push(message.text());
+  });
+  page.on('pageerror', (error) => complaints.push(String(error)));
+  return { page, complaints };
+}
+
+export async function signIn(page: Page, address: string, name: string): Promise<void> {
+  await page.goto(`${address}/sign-in`);
+  await page.waitForSelector('input[name=name]');
+  await page.type('input[name=name]', name);
+  await page.type('input[name=password]', 'larkmere-shed');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('nav');
+}
+
+/** Waits until the page shows `text`. */
+export async function sees(page: Page, text: string | RegExp, timeout = 10_000): Promise<void> {
+  const source = text instanceof RegExp ? text.source : text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  try {
+    await page.waitForFunction(
+      (pattern: string) => new RegExp(pattern).test(document.body.innerText),
+      { timeout },
+      source,
+    );
+  } catch (error) {
+    const shown = await page.evaluate(() => document.body.innerText);
+    throw new Error(`The page never showed ${String(text)}. It shows:\n${shown.slice(0, 3000)}`, {
+      cause: error,
+    });
+  }
+}
+
+/** Clicks the button or link that is called `name`. */
+export async function press(page: Page, name: string): Promise<void> {
+  const named = ['button', 'link'].map((role) => `::-p-aria([name="${name}"][role="${role}"])`).join(', ');
+  const found = await page.waitForSelector(named, { timeout: 10_000 });
+  await found?.click();
+}
+
+/** The checkbox whose label says `text`. */
+export async function checkbox(page: Page, text: string): Promise<ElementHandle<HTMLInputElement>> {
+  const labelled = `[ancestor::label[contains(., "${text}")] or @id = //label[contains(., "${text}")]/@for]`;
+  const found = await page.waitForSelector(`::-p-xpath(//input[@type="checkbox"]${labelled})`, {
+    timeout: 10_000,
+  });
+  if (!found) throw new Error(`There is no checkbox for "${text}".`);
+  return found as ElementHandle<HTMLInputElement>;
+}
+
+interface Violation {
+  readonly id: string;
+  readonly nodes: readonly { readonly html: string; readonly failureSummary?: string }[];
+}
+
+/** What WCAG 2.2 A and AA find wrong with the page. */
+export async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(AXE);
+  const found = await page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: { run(options: object): Promise<{ violations: Violation[] }> };
+    };
+    const result = await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
+    return result.violations;
+  });
+  return found.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes
+        .slice(0, 3)
+        .map((node) => `${node.html} ${node.failureSummary}`)
+        .join(' | ')}`,
+  );
+}

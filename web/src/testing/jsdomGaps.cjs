@@ -1,0 +1,5 @@
+// What every browser has and jsdom lacks.
+const { TextDecoder, TextEncoder } = require('node:util');
+
+Object.assign(globalThis, { TextDecoder, TextEncoder });
+window.scrollTo = () => undefined;

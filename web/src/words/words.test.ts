@@ -1,0 +1,136 @@
+import type { DueLineDto, LimitDto } from '@yugator/contracts';
+import { baselineWords, limitWords, reasonWords, ruleWords } from '../schedule/dueWords.js';
+import { tapeMarks } from '../schedule/hoursTape.js';
+import { dayWords, momentWords, nearDayWords } from './dates.js';
+import { hoursWords, moneyWords, parseFigure, quantityWords } from './figures.js';
+
+const TODAY = '2027-05-13';
+const hours = (over: Partial<LimitDto> = {}): LimitDto => ({
+  ...{ kind: 'hours', every: 50, unit: 'hour', at: 262.4, on: null, left: -6.2, used: 1.12 },
+  ...{ overdue: true, ripe: true, expectedOn: '2027-05-10' },
+  ...over,
+});
+const calendar = (over: Partial<LimitDto> = {}): LimitDto => ({
+  ...{ kind: 'calendar', every: 12, unit: 'month', at: null, on: '2027-05-20', left: 7, used: 0.98 },
+  ...{ overdue: false, ripe: true, expectedOn: '2027-05-20' },
+  ...over,
+});
+const line = (over: Partial<DueLineDto> = {}): DueLineDto => ({
+  ...{
+    itemId: 'oil',
+    itemName: 'Engine oil and filter',
+    state: 'overdue',
+    done: [],
+    minutes: 30,
+    expectedOn: null,
+  },
+  baseline: { kind: 'completion', on: '2027-05-12', life: 212.4 },
+  limits: [hours()],
+  ...over,
+});
+
+describe('the words of a schedule', () => {
+  it('say why in one sentence', () => {
+    expect(reasonWords(line(), TODAY)).toBe(
+      'Engine oil and filter: 6.2 h over 50 h, last done 12 May at 212.4 h',
+    );
+    const unknown = line({
+      state: 'noRecord',
+      limits: [],
+      baseline: { kind: 'noRecord', on: null, life: null },
+    });
+    expect(reasonWords(unknown, TODAY)).toBe(
+      'Engine oil and filter: never recorded, say when it was last done',
+    );
+  });
+
+  it.each([
+    [hours({ left: 3.4, expectedOn: '2027-05-14' }), 'in 3.4 h, about tomorrow'],
+    [hours({ left: 3.4, expectedOn: '2027-05-18' }), 'in 3.4 h, about Tuesday'],
+    [hours({ left: 140, expectedOn: null }), 'in 140.0 h'],
+    [hours({ left: 0 }), 'due now, at 50 h'],
+    [calendar(), 'by 20 May'],
+    [calendar({ left: 0, on: TODAY }), 'due today, after a year'],
+    [calendar({ left: -1, on: '2027-05-12' }), '1 day over a year'],
+    [calendar({ every: 7, unit: 'day', left: -9, on: '2027-05-04' }), '9 days over a week'],
+  ])('a limit: %#', (limit, words) => {
+    expect(limitWords(limit, TODAY)).toBe(words);
+  });
+
+  it('give the rule with its hours first', () => {
+    expect(ruleWords([calendar(), hours()])).toBe('every 50 h or a year');
+    expect(ruleWords([{ every: 24, unit: 'month' }])).toBe('every 2 years');
+    expect(ruleWords([{ every: 6, unit: 'month' }])).toBe('every 6 months');
+  });
+
+  it('tell where the interval counts from', () => {
+    expect(baselineWords({ kind: 'declared', on: '2026-11-02', life: 1190 }, TODAY)).toBe(
+      'last done 2 Nov 2026 at 1\u2009190.0 h, as declared',
+    );
+    expect(baselineWords({ kind: 'enteredService', on: '2027-04-01', life: 0 }, TODAY)).toBe(
+      'new on 1 Apr at 0.0 h',
+    );
+  });
+});
+
+describe('figures', () => {
+  it.each([
+    ['412.6', 412.6],
+    ['412,6', 412.6],
+    [' 1 196.7 ', 1196.7],
+    ['1\u2009196.7', 1196.7],
+    ['.5', 0.5],
+    ['7.', 7],
+    ['-3', -3],
+  ])('typed as %p are %p', (typed, figure) => {
+    expect(parseFigure(typed)).toBe(figure);
+  });
+
+  it.each(['', 'abc', '1.2.3', '12h', '1,234.5', 'Infinity', '1e3'])('typed as %p are none', (typed) => {
+    expect(parseFigure(typed)).toBeNaN();
+  });
+
+  it('are shown as meters, jars and tills show them', () => {
+    expect(hoursWords(12_345.64)).toBe('12\u2009345.6');
+    expect(hoursWords(-0.5)).toBe('−0.5');
+    expect(quantityWords(4.1, 'litre')).toBe('4.1\u00a0L');
+    expect(quantityWords(3, 'piece')).toBe('3');
+    expect(moneyWords(2890, 'GBP')).toBe('£28.90');
+  });
+});
+
+describe('days', () => {
+  it('are named by how near they are', () => {
+    const near = ['2027-05-13', '2027-05-14', '2027-05-12', '2027-05-19', '2027-05-20', '2028-01-02'];
+    expect(near.map((day) => nearDayWords(day, TODAY))).toEqual([
+      ...['today', 'tomorrow', 'yesterday', 'on Wednesday', '20 May', '2 Jan 2028'],
+    ]);
+    expect(dayWords('2027-05-13', '2028-01-01')).toBe('13 May 2027');
+  });
+
+  it('go by the clock of the site', () => {
+    expect(momentWords('2027-05-12T16:10:00Z', 'Europe/London', TODAY)).toBe('12 May, 17:10');
+    expect(momentWords('2026-05-12T16:10:00Z', 'Europe/London', TODAY)).toBe('12 May 2026, 17:10');
+  });
+});
+
+describe('the tape', () => {
+  it('places hours limits where they are, and calendar limits where the machine will be by then', () => {
+    // 7 days at 14 h a week are 14 h.
+    const marks = tapeMarks(
+      [line(), line({ itemId: 'fuel', state: 'ripe', limits: [calendar()] })],
+      14,
+      TODAY,
+    );
+    expect(marks).toEqual([
+      { itemId: 'oil', state: 'overdue', kind: 'hours', at: -6.2 },
+      { itemId: 'fuel', state: 'ripe', kind: 'calendar', at: 14 },
+    ]);
+  });
+
+  it('keeps what is far over at its left end, and leaves out what is beyond its right or has no place', () => {
+    expect(tapeMarks([line({ limits: [hours({ left: -80 })] })], 14, TODAY)[0]?.at).toBe(-10);
+    expect(tapeMarks([line({ limits: [hours({ left: 60.1 })] })], 14, TODAY)).toEqual([]);
+    expect(tapeMarks([line({ limits: [calendar()] })], null, TODAY)).toEqual([]);
+  });
+});
