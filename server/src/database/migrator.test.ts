@@ -76,8 +76,9 @@ describe('the migrations', () => {
   });
 
   it('leave a schema that every model reads', async () => {
-    const models = Object.values(database.sequelize.models);
-    expect(models).toHaveLength(MODELS.length);
+    const ours = new Set(MODELS.map((model) => model.name));
+    const models = Object.values(database.sequelize.models).filter((model) => ours.has(model.name));
+    expect(models).toHaveLength(ours.size);
     for (const model of models) expect(await model.findAll({ limit: 1 })).toEqual([]);
   });
 
