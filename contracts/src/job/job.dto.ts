@@ -120,7 +120,7 @@ export class JobDto {
   openedOn!: string;
   openedBy!: string;
   items!: JobItemDto[];
-  /** what the items take from the shelf */
+  /** what the items ticked so far take from the shelf */
   proposed!: JobDrawDto[];
   /** what the meter showed last, to start the sign-off from */
   lastShown!: number | null;

@@ -32,7 +32,7 @@ export class JobSheets {
     const [scheduled, names, proposed] = await Promise.all([
       this.schedule.readOne(job.machineId),
       namesById(),
-      this.proposed((job.items ?? []).map((item) => item.itemId)),
+      this.proposed((job.items ?? []).filter((item) => item.ticked).map((item) => item.itemId)),
     ]);
     const lines = new Map((scheduled ? toDueLines(scheduled) : []).map((line) => [line.itemId, line]));
     const { tag, name } = job.machine;

@@ -3,7 +3,9 @@ import MenuItem from '@mui/material/MenuItem';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { SignOffDto } from '@yugator/contracts';
 import type { JobDto, PersonDto } from '@yugator/contracts';
+import { useEffect } from 'react';
 import type { FormEvent } from 'react';
+import type { UseFormReturn } from 'react-hook-form';
 import { ApiProblem } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { Field } from '../form/Field.js';
@@ -15,10 +17,39 @@ import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
 import { peopleQueries } from '../setup/peopleQueries.js';
-import { hoursWords } from '../words/figures.js';
+import { countWords, hoursWords } from '../words/figures.js';
 import { Draws } from './Draws.js';
 import styles from './job.module.css';
 import { jobQueries } from './jobQueries.js';
+
+/** What becomes of the items that are not ticked. */
+function leftWords(job: JobDto): string {
+  const left = job.items.filter((item) => !item.ticked).length;
+  if (left === job.items.length) return 'Tick what is done first.';
+  return left ? `${countWords(left, 'item')} not ticked: not done, due as before.` : '';
+}
+
+/** What the items ticked so far come to: their minutes, and what they take from the shelf. */
+function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws'> {
+  return {
+    minutes: job.items.filter((item) => item.ticked).reduce((sum, item) => sum + item.minutes, 0),
+    draws: job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity })),
+  };
+}
+
+/** Has the proposal follow the ticks, as long as nobody has put it right by hand. */
+function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
+  const { dirtyFields } = form.formState;
+  const isOurs = { minutes: !dirtyFields.minutes, draws: !dirtyFields.draws };
+  const proposal = JSON.stringify(proposalOf(job));
+  useEffect(() => {
+    const { minutes, draws } = JSON.parse(proposal) as ReturnType<typeof proposalOf>;
+    if (isOurs.minutes) form.resetField('minutes', { defaultValue: minutes });
+    if (isOurs.draws) form.resetField('draws', { defaultValue: draws });
+    // Only a new proposal counts; what was typed since must not be overwritten.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [proposal]);
+}
 
 function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[] }) {
   const { today, person } = useSession();
@@ -28,12 +59,12 @@ function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[
     doneOn: today,
     shown: job.lastShown ?? 0,
     doneById: person.id,
-    minutes: job.items.reduce((sum, item) => sum + item.minutes, 0),
-    draws: job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity })),
+    ...proposalOf(job),
     note: '',
     version: job.version,
   });
   const { queryKey } = jobQueries.one(job.id);
+  useProposal(form, job);
   const signOff = useWrite<JobDto, SignOffDto>(
     (body) => ({ method: 'POST', path: `/jobs/${job.id}/sign-off`, body }),
     ['jobs', 'readings', 'shelf'],
@@ -92,7 +123,7 @@ function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[
         >
           Sign off
         </Button>
-        {nothingTicked ? <span className="soft">Tick what is done first.</span> : null}
+        <span className="soft">{leftWords(job)}</span>
       </div>
     </form>
   );

@@ -53,7 +53,11 @@ export function ScheduleItem({ line, machine, chosen, onChoose }: Props) {
             {STATE_WORDS[line.state]}; {baselineWords(line.baseline, today)}
             {others.map((limit) => `; ${limitWords(limit, today)}`)}
           </span>
-          {line.state === 'noRecord' && isLead ? <DeclareLast line={line} machine={machine} /> : null}
+          {line.state === 'noRecord' && isLead ? (
+            <div style={{ margin: '4px 0' }}>
+              <DeclareLast line={line} machine={machine} />
+            </div>
+          ) : null}
         </span>
       </span>
       <HoursTape marks={tapeMarks([line], machine.hoursPerWeek, today)} />
