@@ -44,8 +44,8 @@ function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
   const proposal = JSON.stringify(proposalOf(job));
   useEffect(() => {
     const { minutes, draws } = JSON.parse(proposal) as ReturnType<typeof proposalOf>;
-    if (isOurs.minutes) form.resetField('minutes', { defaultValue: minutes });
-    if (isOurs.draws) form.resetField('draws', { defaultValue: draws });
+    if (isOurs.minutes) form.setValue('minutes', minutes);
+    if (isOurs.draws) form.setValue('draws', draws);
     // Only a new proposal counts; what was typed since must not be overwritten.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [proposal]);
