@@ -93,20 +93,19 @@ async function stop({ app, sequelize, database }: Partial<Running>): Promise<voi
   await database?.stop();
 }
 
-/** Fulfilled when somebody asks to stop; rejected when the database ends by itself. */
-function untilAsked(database: LocalMariaDb | null): Promise<void> {
-  return new Promise((asked, failed) => {
-    process.once('SIGINT', () => asked());
-    process.once('SIGTERM', () => asked());
-    process.once('SIGHUP', () => asked());
-    void database?.ended.then(() =>
-      failed(
-        new StartError(
-          'The database stopped by itself. Start Yugator again; nothing that was saved is lost.',
-        ),
-      ),
-    );
+/** Fulfilled when somebody asks to stop. During the start it is remembered, and what was started is stopped in order. */
+function untilAsked(): Promise<void> {
+  return new Promise((asked) => {
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => asked());
   });
+}
+
+/** Rejected when the database ends by itself; never fulfilled. */
+async function untilLost(database: LocalMariaDb | null): Promise<never> {
+  await (database?.ended ?? new Promise<never>(() => undefined));
+  throw new StartError(
+    'The database stopped by itself. Start Yugator again; nothing that was saved is lost.',
+  );
 }
 
 async function run(options: StartOptions): Promise<void> {
@@ -116,6 +115,7 @@ async function run(options: StartOptions): Promise<void> {
     options.data,
     options.databaseUrl === null && !existsSync(join(options.data, 'mariadb', 'data')),
   );
+  const asked = untilAsked();
   const giveBack = takeDataFolder(options.data, address);
   try {
     await requireFreePort(options.port);
@@ -123,13 +123,15 @@ async function run(options: StartOptions): Promise<void> {
     running.database = options.databaseUrl
       ? null
       : await startLocalMariaDb(join(options.data, 'mariadb'), { say });
-    const asked = untilAsked(running.database);
+    const lost = untilLost(running.database);
+    // While Yugator starts or stops, its own steps tell what went wrong.
+    lost.catch(() => undefined);
     running.sequelize = await connected(options.databaseUrl ?? running.database?.url ?? '');
     await prepareDatabase(running.sequelize, options);
     running.app = await createApp({ sequelize: running.sequelize, clock: new SystemClock(), webFolder: WEB });
     await running.app.listen(options.port, '127.0.0.1');
     await announce(address);
-    await asked;
+    await Promise.race([asked, lost]);
     say('\nStopping …');
   } finally {
     await stop(running);
