@@ -1,16 +1,12 @@
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { EnterRoundDto, MachineDto, RoundMachineDto, RoundResultDto } from '@yugator/contracts';
 import { useState } from 'react';
-import type { FormEvent } from 'react';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
-import { Caution } from '../page/Caution.js';
+import { DialogButton } from '../form/DialogButton.js';
+import { FormDialog } from '../form/FormDialog.js';
+import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { judgeTyped } from '../round/judge.js';
@@ -27,74 +23,60 @@ function HoursForm({ machine, onDone }: { machine: RoundMachineDto; onDone: () =
   const enter = useWrite<RoundResultDto, EnterRoundDto>(
     (body) => ({ method: 'POST', path: '/round', body }),
     ['readings'],
+    () => {
+      say(`${machine.tag}: reading kept.`);
+      onDone();
+    },
   );
   const verdict = judgeTyped(typed, machine, now);
   const isWrong =
     verdict.kind === 'refused' || verdict.kind === 'notAFigure' || (tried && verdict.kind === 'empty');
   const last = machine.readings.at(-1);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     setTried(true);
-    if (verdict.kind !== 'accepted') return;
-    enter.mutate(
-      { readings: [{ machineId: machine.id, shown: parseFigure(typed) }] },
-      {
-        onSuccess: () => {
-          say(`${machine.tag}: reading kept.`);
-          onDone();
-        },
-      },
-    );
+    if (verdict.kind === 'accepted') {
+      enter.mutate({ readings: [{ machineId: machine.id, shown: parseFigure(typed) }] });
+    }
   };
   return (
-    <form noValidate onSubmit={submit}>
-      <DialogTitle>
-        {machine.tag} {machine.name}: hours now
-      </DialogTitle>
-      <DialogContent>
-        {enter.error ? <Caution title="Not saved">{<p>{sentenceOf(enter.error)}</p>}</Caution> : null}
-        <TextField
-          label="The meter shows"
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-          error={isWrong}
-          helperText={
-            verdictWords(verdict) ||
-            (isWrong ? 'Type what the meter shows.' : `Last: ${last ? hoursWords(last.shown) : 'none'} h`)
-          }
-          autoFocus
-          sx={{ mt: 1 }}
-          slotProps={{
-            htmlInput: {
-              inputMode: 'decimal',
-              autoComplete: 'off',
-              className: 'fig',
-              style: { fontSize: 26 },
-            },
-          }}
-        />
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onDone}>Leave it</Button>
-        <Button type="submit" variant="contained" color="primary" loading={enter.isPending}>
-          Keep
-        </Button>
-      </DialogActions>
-    </form>
+    <FormDialog
+      title={`${machine.tag} ${machine.name}: hours now`}
+      problem={enter.error ? sentenceOf(enter.error) : null}
+      submitWord="Keep"
+      pending={enter.isPending}
+      onSubmit={submit}
+      onLeave={onDone}
+    >
+      <TextField
+        label="The meter shows"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        error={isWrong}
+        helperText={
+          verdictWords(verdict) ||
+          (isWrong ? 'Type what the meter shows.' : `Last: ${last ? hoursWords(last.shown) : 'none'} h`)
+        }
+        autoFocus
+        slotProps={{
+          htmlInput: { inputMode: 'decimal', autoComplete: 'off', className: 'fig', style: { fontSize: 26 } },
+        }}
+      />
+    </FormDialog>
   );
+}
+
+function HoursOf({ machineId, onDone }: { machineId: string; onDone: () => void }) {
+  const { data, error, refetch } = useQuery(roundQueries.round());
+  const own = data?.machines.find(({ id }) => id === machineId);
+  if (own) return <HoursForm machine={own} onDone={onDone} />;
+  return error ? <Failed error={error} again={refetch} /> : <Loading rows={2} />;
 }
 
 /** Enters one meter's reading from the machine's page. */
 export function EnterHours({ machine }: { machine: MachineDto }) {
-  const [open, setOpen] = useState(false);
-  const round = useQuery({ ...roundQueries.round(), enabled: open });
-  const own = round.data?.machines.find(({ id }) => id === machine.id);
   return (
-    <>
-      <Button onClick={() => setOpen(true)}>Enter hours</Button>
-      <Dialog open={open} onClose={() => setOpen(false)} aria-label="Enter hours">
-        {own ? <HoursForm machine={own} onDone={() => setOpen(false)} /> : <Loading rows={2} />}
-      </Dialog>
-    </>
+    <DialogButton word="Enter hours">
+      {(close) => <HoursOf machineId={machine.id} onDone={close} />}
+    </DialogButton>
   );
 }
