@@ -6,8 +6,16 @@ import type { FastifyReply } from 'fastify';
 import { databaseErrno } from '../database/unitOfWork.js';
 import { Problem } from './problem.js';
 
-/** MariaDB: disk full, table full, error writing file. */
-const DISK_FULL = new Set([1021, 1114, 1026, 28]);
+/** MariaDB: disk full; table full. */
+const DISK_FULL = new Set([1021, 1114]);
+/** What MariaDB appends where writing a file met the system's "no space left on device". */
+const NO_SPACE = 'Errcode: 28';
+
+function isDiskFull(error: unknown): boolean {
+  return (
+    DISK_FULL.has(databaseErrno(error) ?? 0) || (error instanceof Error && error.message.includes(NO_SPACE))
+  );
+}
 
 const DISK_FULL_PROBLEM = new Problem(
   507,
@@ -66,10 +74,10 @@ export class ProblemFilter implements ExceptionFilter {
   private problemOf(error: unknown): Problem {
     if (error instanceof Problem) return error;
     if (error instanceof HttpException) return ofHttp(error);
-    if (DISK_FULL.has(databaseErrno(error) ?? 0)) return DISK_FULL_PROBLEM;
+    if (isDiskFull(error)) return DISK_FULL_PROBLEM;
     const known = ofFramework(error);
     if (known) return known;
-    this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    this.logger.error(error instanceof Error ? `${error.name}\n${error.stack ?? ''}` : String(error));
     return UNEXPECTED;
   }
 }
