@@ -1,0 +1,129 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { DESK, launch, newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
+import { Yugator } from './yugator.js';
+
+let yugator: Yugator;
+let browser: Browser;
+beforeAll(async () => {
+  yugator = await Yugator.on();
+  await yugator.start();
+  browser = await launch();
+});
+afterAll(async () => {
+  await browser.close();
+  await yugator.remove();
+});
+
+async function idOf(page: Page, tag: string): Promise<string> {
+  const machines = (await page.evaluate(() =>
+    fetch('/api/machines').then((answer) => answer.json() as Promise<unknown>),
+  )) as { id: string; tag: string }[];
+  return machines.find((machine) => machine.tag === tag)?.id ?? '';
+}
+
+/** Every screen with words that show that it has arrived. */
+async function screens(page: Page): Promise<[path: string, words: string][]> {
+  const machine = await idOf(page, 'M-09');
+  return [
+    ['/', 'Nothing due within 30 days|Overdue'],
+    ['/round', 'Round the sheds'],
+    ['/fleet', '24 machines, by tag'],
+    [`/fleet/${machine}`, 'never recorded'],
+    [`/fleet/${machine}/readings`, 'on a round'],
+    [`/fleet/${machine}/record`, 'records?'],
+    [`/fleet/${machine}/details`, 'Service books it follows|In service since'],
+    ['/shelf', 'Oil change kit, V-twin'],
+    ['/records', 'records, page 1'],
+    ['/setup', 'Dunmallet compact tractor'],
+    ['/nowhere', 'There is no such page'],
+  ];
+}
+
+describe.each([
+  ['desk', DESK, 'light'],
+  ['phone', PHONE, 'light'],
+  ['desk in the dark', DESK, 'dark'],
+])('on the %s every screen', (_where, viewport, scheme) => {
+  it('arrives, fits, has one heading, and passes WCAG 2.2 AA', async () => {
+    const { page, complaints } = await newVisitor(browser, viewport);
+    await page.emulateMediaFeatures([
+      { name: 'prefers-reduced-motion', value: 'reduce' },
+      { name: 'prefers-color-scheme', value: scheme },
+    ]);
+    await signIn(page, yugator.address, 'Marit Osgood');
+    for (const [path, words] of await screens(page)) {
+      await page.goto(yugator.address + path);
+      await sees(page, new RegExp(words));
+      const facts = await page.evaluate(() => ({
+        overflow: document.documentElement.scrollWidth - window.innerWidth,
+        headings: document.querySelectorAll('h1').length,
+      }));
+      expect([path, facts.overflow > 0, facts.headings]).toEqual([path, false, 1]);
+      expect([path, await violations(page)]).toEqual([path, []]);
+    }
+    expect(complaints).toEqual([]);
+  });
+});
+
+describe('a viewer', () => {
+  it('is shown no act that the role does not include', async () => {
+    const { page } = await newVisitor(browser);
+    await signIn(page, yugator.address, 'Parks office');
+    const acts =
+      /Open a job|Register|Came in|Count$|Void|Change|Add somebody|Enter hours|Keep|Say when|New article/;
+    for (const [path, words] of await screens(page)) {
+      await page.goto(yugator.address + path);
+      await sees(page, new RegExp(words));
+      const buttons = await page.$$eval('main button, main a', (all) => all.map((each) => each.textContent));
+      expect([path, buttons.filter((word) => acts.test(word ?? ''))]).toEqual([path, []]);
+    }
+  });
+});
+
+describe('the connection', () => {
+  it('lost in the middle of a round keeps every figure, and saves once when it is back', async () => {
+    const { page } = await newVisitor(browser, PHONE);
+    await signIn(page, yugator.address, 'Dru Halloway');
+    await page.goto(`${yugator.address}/round`);
+    await sees(page, 'Round the sheds');
+    const id = await idOf(page, 'U-02');
+    const shown = await page.evaluate(
+      (machine) =>
+        fetch(`/api/machines/${machine}`).then((answer) => answer.json() as Promise<{ lastShown: number }>),
+      id,
+    );
+    await page.type(`#reading-${id}`, String(shown.lastShown + 1));
+    await page.setOfflineMode(true);
+    await page.click('button[type=submit]');
+    await sees(page, 'cannot be reached');
+    expect(await page.$eval(`#reading-${id}`, (field) => (field as HTMLInputElement).value)).toBe(
+      String(shown.lastShown + 1),
+    );
+    await page.setOfflineMode(false);
+    await page.click('button[type=submit]');
+    await sees(page, '1 reading kept.');
+    expect(await page.$eval(`#reading-${id}`, (field) => (field as HTMLInputElement).value)).toBe('');
+  });
+});
+
+describe('signing out', () => {
+  it('leads to the door, and the way back in leads to where one was heading', async () => {
+    const { page } = await newVisitor(browser);
+    await page.goto(`${yugator.address}/shelf`);
+    await page.waitForSelector('input[name=name]');
+    await page.type('input[name=name]', 'Ansel Pike');
+    await page.type('input[name=password]', 'wrong password');
+    await page.keyboard.press('Enter');
+    await sees(page, 'Name and password do not go together');
+    await page.$eval('input[name=password]', (field) => (field as HTMLInputElement).select());
+    await page.type('input[name=password]', 'larkmere-shed');
+    await page.keyboard.press('Enter');
+    await sees(page, 'Oil change kit, V-twin');
+    await press(page, 'Ansel Pike');
+    const out = await page.waitForSelector('::-p-aria([name="Sign out"][role="menuitem"])');
+    await out?.click();
+    await sees(page, 'Sign in');
+    await page.goto(`${yugator.address}/shelf`);
+    await page.waitForSelector('input[name=password]');
+  });
+});

@@ -1,0 +1,150 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import type { DueLineDto, Role, TodayDto, TodayMachineDto } from '@yugator/contracts';
+import { MemoryRouter } from 'react-router';
+import { SessionContext } from '../session/useSession.js';
+import { TodayPage } from './TodayPage.js';
+
+const oil = (state: DueLineDto['state'], left: number): DueLineDto => ({
+  ...{
+    itemId: 'oil',
+    itemName: 'Engine oil and filter',
+    state,
+    done: [],
+    minutes: 30,
+    expectedOn: '2027-05-20',
+  },
+  baseline: { kind: 'completion', on: '2027-04-12', life: 212.4 },
+  limits: [
+    {
+      ...{ kind: 'hours', every: 50, unit: 'hour', at: 262.4, on: null, left, used: 1 - left / 50 },
+      ...{ overdue: left < 0, ripe: left < 5, expectedOn: '2027-05-20' },
+    },
+  ],
+});
+const unknown: DueLineDto = {
+  ...oil('noRecord', 0),
+  itemName: 'Battery',
+  baseline: { kind: 'noRecord', on: null, life: null },
+  limits: [],
+};
+const machine = (tag: string, lines: DueLineDto[], openJobId: string | null = null): TodayMachineDto => ({
+  ...{
+    id: tag,
+    tag,
+    name: `Mower ${tag}`,
+    state: lines[0]?.state ?? 'fine',
+    hoursPerWeek: 9,
+    life: 268.6,
+    lines,
+    openJobId,
+  },
+});
+const TODAY: TodayDto = {
+  today: '2027-05-13',
+  machines: [
+    machine('A', [oil('overdue', -6.2)]),
+    machine('B', [oil('overdue', -1)], 'job-1'),
+    machine('C', [unknown]),
+    machine('D', [oil('ripe', 3)]),
+    machine('E', [oil('coming', 12)]),
+    machine('F', [oil('fine', 48)]),
+  ],
+  stale: [{ id: 'E', tag: 'E', name: 'Mower E', days: 11, life: 268.6 }],
+  short: [{ id: 'k', name: 'Oil change kit', unit: 'piece', onHand: 1, leastOnHand: 3 }],
+};
+
+function answering(...answers: (object | Error)[]): void {
+  globalThis.fetch = (() => {
+    const answer = answers.length > 1 ? answers.shift() : answers[0];
+    if (answer instanceof Error) return Promise.reject(answer);
+    return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(answer) });
+  }) as unknown as typeof fetch;
+}
+
+function show(role: Role = 'crewLead') {
+  const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
+  const site = { name: 'Yard', timeZone: 'Europe/London', currency: 'GBP' };
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <MemoryRouter>
+        <SessionContext.Provider value={{ person, site, today: '2027-05-13' }}>
+          <TodayPage />
+        </SessionContext.Provider>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
+
+describe('Today', () => {
+  it('tells the news in words, and each machine with its reason, worst first', async () => {
+    answering(TODAY);
+    show();
+    expect((await screen.findByRole('heading', { level: 1 })).textContent).toBe(
+      'Thursday 13 May. Two machines are overdue.',
+    );
+    expect(
+      screen.getByText(
+        '1 machine ripe for service; 1 machine with items nobody has on record; 1 meter not read for over a week.',
+      ),
+    ).toBeDefined();
+    expect(
+      screen.getByText('Engine oil and filter: 6.2 h over 50 h, last done 12 Apr at 212.4 h'),
+    ).toBeDefined();
+    const groups = screen.getAllByRole('region').map((region) => region.getAttribute('aria-label'));
+    expect(groups).toEqual([
+      ...[
+        'Overdue: see to these before they go out',
+        'Nobody knows when it was last done',
+        'Ripe for service',
+      ],
+      ...['Coming within 30 days', 'Fine'],
+    ]);
+  });
+
+  it.each<[Role, string[]]>([
+    [
+      'mechanic',
+      [
+        'Open job: A Mower A',
+        'Go on with job: B Mower B',
+        'Say when: C Mower C',
+        'Open job: D Mower D',
+        'Look: E Mower E',
+      ],
+    ],
+    [
+      'viewer',
+      ['Look: A Mower A', 'Look: B Mower B', 'Look: C Mower C', 'Look: D Mower D', 'Look: E Mower E'],
+    ],
+  ])('offers a %s one next act for each machine', async (role, acts) => {
+    answering(TODAY);
+    show(role);
+    const rows = await screen.findAllByRole('listitem');
+    const offered = rows.map((row) => within(row).getAllByRole('link').at(-1)?.getAttribute('aria-label'));
+    expect(offered).toEqual(acts);
+  });
+
+  it('names stale meters and what is low beside the list', async () => {
+    answering(TODAY);
+    show();
+    expect(await screen.findByText('11 days')).toBeDefined();
+    expect(screen.getByText('1 on hand, 3 wanted')).toBeDefined();
+  });
+
+  it('shows the way to the first machine of an empty fleet, to whoever may go it', async () => {
+    answering({ ...TODAY, machines: [], stale: [], short: [] });
+    show('crewLead');
+    expect(
+      (await screen.findByRole('link', { name: 'Register the first machine' })).getAttribute('href'),
+    ).toBe('/fleet/new');
+  });
+
+  it('says what is wrong when it cannot be loaded, and tries again when asked', async () => {
+    answering(new TypeError('offline'), TODAY);
+    show();
+    expect(screen.getByRole('status', { name: 'Loading' })).toBeDefined();
+    fireEvent.click(await screen.findByRole('button', { name: 'Try again' }));
+    await waitFor(() => expect(screen.getByText(/Two machines are overdue/)).toBeDefined());
+  });
+});
