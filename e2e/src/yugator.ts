@@ -41,9 +41,8 @@ export class Yugator {
     return new Yugator(mkdtempSync(join(tmpdir(), 'yugator-e2e-')), await freePort(), options);
   }
 
-  /** Starts and waits until the address is printed. Returns the milliseconds that took. */
-  async start(): Promise<number> {
-    const began = Date.now();
+  /** Starts and waits until the address is printed. */
+  async start(): Promise<void> {
     const child = spawn('./start', ['--data', this.data, '--port', String(this.port), ...this.options], {
       cwd: ROOT,
     });
@@ -64,7 +63,6 @@ export class Yugator {
         failed(new Error(`Ended before it was ready:\n${this.output}`));
       });
     });
-    return Date.now() - began;
   }
 
   /** Stops it as Ctrl-C does, and waits for its end. */

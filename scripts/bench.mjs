@@ -1,0 +1,44 @@
+// Measures what the first slice promises: how long a start takes, first and warm, and what the first load weighs.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { cpus, tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { fileURLToPath } from 'node:url';
+import { gzipSync } from 'node:zlib';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const PORT = '8499';
+
+/** Milliseconds from the command to the printed address; the program is stopped again. */
+function start(data) {
+  return new Promise((resolve, reject) => {
+    const began = performance.now();
+    let took = 0;
+    const child = spawn('./start', ['--data', data, '--port', PORT], { cwd: root });
+    child.stdout.on('data', (chunk) => {
+      if (took || !String(chunk).includes('Ctrl-C stops it.')) return;
+      took = performance.now() - began;
+      child.kill('SIGTERM');
+    });
+    child.stderr.pipe(process.stderr);
+    child.once('exit', () => (took ? resolve(took) : reject(new Error('./start did not come up.'))));
+  });
+}
+
+const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
+const data = mkdtempSync(join(tmpdir(), 'yugator-bench-'));
+console.log(
+  `On ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}:`,
+);
+console.log(`  first start on no data, with the demonstration  ${seconds(await start(data))}`);
+const warm = [await start(data), await start(data), await start(data)].sort((a, b) => a - b);
+console.log(`  warm start, median of three (at most 10 s)      ${seconds(warm[1])}`);
+rmSync(data, { recursive: true, force: true });
+
+const assets = join(root, 'web', 'dist', 'assets');
+const scripts = readdirSync(assets).filter((name) => name.endsWith('.js'));
+const bytes = scripts.reduce((sum, name) => sum + gzipSync(readFileSync(join(assets, name))).length, 0);
+console.log(
+  `  all JavaScript of all screens, gzipped          ${Math.round(bytes / 1024)} kB in ${scripts.length} files`,
+);
