@@ -47,8 +47,3 @@ export function addMonths(date: CivilDate, months: number): CivilDate {
 export function daysBetween(from: CivilDate, to: CivilDate): number {
   return dayNumber(to) - dayNumber(from);
 }
-
-/** The earlier of two dates. */
-export function earlier(a: CivilDate, b: CivilDate): CivilDate {
-  return a <= b ? a : b;
-}

@@ -1,0 +1,130 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import type { DueLineDto, MachineDto, Role } from '@yugator/contracts';
+import { MemoryRouter, Route, Routes } from 'react-router';
+import { NoticeProvider } from '../page/Notice.js';
+import { SessionContext } from '../session/useSession.js';
+import { Schedule } from './Schedule.js';
+
+const line = (itemId: string, state: DueLineDto['state'], left: number, minutes: number): DueLineDto => ({
+  ...{ itemId, itemName: itemId, state, done: [], minutes, expectedOn: null },
+  baseline: { kind: 'completion', on: '2027-04-12', life: 212.4 },
+  limits: [
+    {
+      ...{ kind: 'hours', every: 50, unit: 'hour', at: 262.4, on: null, left, used: 1 - left / 50 },
+      ...{ overdue: left < 0, ripe: left < 5, expectedOn: null },
+    },
+  ],
+});
+const battery: DueLineDto = {
+  ...line('Battery', 'noRecord', 0, 10),
+  baseline: { kind: 'noRecord', on: null, life: null },
+  limits: [],
+};
+const machine = (over: Partial<MachineDto> = {}): MachineDto => ({
+  ...{
+    id: 'm',
+    tag: 'M-07',
+    name: 'Lakeside',
+    machineClass: 'zeroTurn',
+    make: 'Verrick',
+    model: 'Z52',
+    fuel: 'gasoline',
+  },
+  ...{
+    shed: 'North shed',
+    walkOrder: 1,
+    inServiceOn: '2025-04-01',
+    inServiceHours: 0,
+    cameNew: true,
+    bookIds: ['b'],
+  },
+  ...{ version: 1, life: 268.6, lastShown: 268.6, lastReadAt: null, hoursPerWeek: 9 },
+  lines: [
+    line('Grease', 'overdue', -6.2, 12),
+    battery,
+    line('Oil', 'ripe', 3, 30),
+    line('Plugs', 'fine', 48, 15),
+  ],
+  ...over,
+});
+
+let posted: unknown[];
+let openJobId: string | null;
+beforeEach(() => {
+  posted = [];
+  openJobId = null;
+  globalThis.fetch = ((_url: string, init: { method: string; body?: string }) => {
+    if (init.method === 'POST') posted.push(JSON.parse(init.body ?? 'null'));
+    const body =
+      init.method === 'POST'
+        ? { id: 'new-job' }
+        : { today: '2027-05-13', machines: [{ id: 'm', openJobId }] };
+    return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(body) });
+  }) as unknown as typeof fetch;
+});
+
+function show(role: Role, shown = machine()) {
+  const person = { id: 'p', name: 'Ansel', role, active: true, version: 1 };
+  const site = { name: 'Yard', timeZone: 'Europe/London', currency: 'GBP' };
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <NoticeProvider>
+        <SessionContext.Provider value={{ person, site, today: '2027-05-13' }}>
+          <MemoryRouter>
+            <Routes>
+              <Route path="/" element={<Schedule machine={shown} />} />
+              <Route path="/jobs/new-job" element={<p>The sheet of the new job</p>} />
+            </Routes>
+          </MemoryRouter>
+        </SessionContext.Provider>
+      </NoticeProvider>
+    </QueryClientProvider>,
+  );
+}
+const box = (name: RegExp) => screen.getByRole<HTMLInputElement>('checkbox', { name });
+
+describe('the schedule of a machine', () => {
+  it('has what is due chosen already, adds up its minutes, and opens the job with it', async () => {
+    show('mechanic');
+    expect([/Grease/, /Battery/, /Oil/, /Plugs/].map((name) => box(name).checked)).toEqual([
+      true,
+      false,
+      true,
+      false,
+    ]);
+    expect(screen.getByText('About 42 minutes by the book')).toBeDefined();
+    fireEvent.click(box(/Plugs/));
+    fireEvent.click(box(/Grease/));
+    expect(screen.getByText('About 45 minutes by the book')).toBeDefined();
+    fireEvent.click(screen.getByRole('button', { name: 'Open a job with 2 items' }));
+    await waitFor(() => expect(screen.getByText('The sheet of the new job')).toBeDefined());
+    expect(posted).toEqual([{ machineId: 'm', itemIds: ['Oil', 'Plugs'] }]);
+  });
+
+  it('leads to the open job instead of a second one', async () => {
+    openJobId = 'j';
+    show('mechanic');
+    const link = await screen.findByRole('link', { name: 'Go on with the open job' });
+    expect(link.getAttribute('href')).toBe('/jobs/j');
+    expect(screen.queryByRole('checkbox')).toBeNull();
+  });
+
+  it('asks the crew lead, and only the crew lead, for what nobody has on record', () => {
+    show('crewLead');
+    expect(screen.getByRole('button', { name: 'Say when: Battery' })).toBeDefined();
+  });
+
+  it('lets an operator read it all and choose nothing', () => {
+    show('operator');
+    expect(screen.getByText('6.2 h over 50 h')).toBeDefined();
+    expect(screen.getByText('never recorded')).toBeDefined();
+    expect(screen.queryByRole('checkbox')).toBeNull();
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+
+  it('says where to choose a book when the machine follows none', () => {
+    show('crewLead', machine({ lines: [] }));
+    expect(screen.getByRole('link').getAttribute('href')).toBe('/fleet/m/details');
+  });
+});
