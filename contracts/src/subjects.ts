@@ -1,3 +1,12 @@
 /** What can change under somebody's eyes: the names that the live feed carries and queries go stale by. */
-export const SUBJECTS = ['machines', 'readings', 'jobs', 'shelf', 'people'] as const;
+export const SUBJECTS = [
+  'machines',
+  'readings',
+  'jobs',
+  'shelf',
+  'people',
+  'books',
+  'seasons',
+  'site',
+] as const;
 export type Subject = (typeof SUBJECTS)[number];

@@ -25,6 +25,16 @@ import { People } from './people/people.js';
 import { ProblemFilter } from './problem/problem.filter.js';
 import { FleetSchedule } from './schedule/fleetSchedule.js';
 import { RoleGuard } from './session/roleGuard.js';
+import { Books } from './books/books.js';
+import { MachineParts } from './machine/machineParts.js';
+import { MachinePartsController } from './machine/machineParts.controller.js';
+import { MeterChanges } from './meter/meterChanges.js';
+import { FleetFacts } from './schedule/fleetFacts.js';
+import { ScheduleController } from './schedule/schedule.controller.js';
+import { Seasons } from './season/seasons.js';
+import { SeasonsController } from './season/seasons.controller.js';
+import { SiteSettings } from './site/siteSettings.js';
+import { SiteSettingsController } from './site/siteSettings.controller.js';
 import { SessionController } from './session/session.controller.js';
 import { Sessions } from './session/sessions.js';
 import { SignInThrottle } from './session/signInThrottle.js';
@@ -52,10 +62,14 @@ export class AppModule {
         HealthController,
         JobsController,
         LiveController,
+        MachinePartsController,
         MetersController,
         PeopleController,
+        ScheduleController,
+        SeasonsController,
         SessionController,
         ShelfController,
+        SiteSettingsController,
         TodayController,
       ],
       providers: [
@@ -65,19 +79,25 @@ export class AppModule {
         { provide: APP_INTERCEPTOR, useClass: IdempotencyInterceptor },
         { provide: APP_FILTER, useClass: ProblemFilter },
         BookCatalogue,
+        Books,
         FirstCrewLead,
         Fleet,
+        FleetFacts,
         FleetSchedule,
         Jobs,
         JobSheets,
         LiveFeed,
+        MachineParts,
+        MeterChanges,
         Meters,
         People,
         Records,
+        Seasons,
         Sessions,
         Shelf,
         SignInThrottle,
         SiteCalendar,
+        SiteSettings,
         Today,
         UnitOfWork,
       ],

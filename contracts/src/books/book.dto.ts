@@ -1,23 +1,113 @@
+import type { Action, MeterName, Trigger } from '@yugator/core';
+import { ACTIONS, METERS } from '@yugator/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { MACHINE_CLASSES } from '../machine/machineClass.js';
 import type { MachineClass } from '../machine/machineClass.js';
+import { IsTriggers } from '../schedule/triggers.js';
+import { Trimmed } from '../trimmed.js';
 
-export class BookTriggerDto {
-  kind!: 'everyHours' | 'everyCalendar';
-  /** the interval: hours, days or months */
-  every!: number;
-  unit!: 'hour' | 'day' | 'month';
+/** A line of a book: an action on a component, and what makes it due. */
+export class BookItemFieldsDto {
+  /** left out for a new line */
+  @IsOptional()
+  @IsString({ message: 'The line is missing.' })
+  id?: string;
+
+  @Trimmed()
+  @Length(1, 80, { message: 'Name the line as the shop says it, 1 to 80 letters.' })
+  name!: string;
+
+  @IsIn(ACTIONS, {
+    message: 'Choose what is done: replace, clean, inspect, grease, sharpen, adjust, tighten or charge.',
+  })
+  action!: Action;
+
+  @Trimmed()
+  @Length(1, 60, { message: 'Name the component in 1 to 60 letters, such as engine oil.' })
+  component!: string;
+
+  /** inside a book, an every-n-th rule names the other line by its name */
+  @IsTriggers()
+  triggers!: Trigger[];
+
+  /** names of other lines that doing this one renews */
+  @IsString({ each: true, message: 'Choose lines of this book.' })
+  @ArrayMaxSize(20, { message: 'A line renews 20 others at most.' })
+  renews!: string[];
+
+  @Max(1440, { message: 'Give 1,440 minutes at most.' })
+  @Min(0, { message: 'Minutes cannot be less than 0.' })
+  @IsInt({ message: 'Give the minutes as a whole number, such as 30.' })
+  minutes!: number;
+
+  @Trimmed()
+  @MaxLength(80, { message: 'Keep the reference within 80 letters, such as engine book, p. 31.' })
+  reference!: string;
+
+  @Trimmed()
+  @MaxLength(300, { message: 'Keep the note within 300 letters.' })
+  note!: string;
+
+  @IsOptional()
+  @Max(500, { message: 'Give 500 h at most.' })
+  @Min(0, { message: 'A window cannot be less than 0.' })
+  @IsNumber({ maxDecimalPlaces: 1 }, { message: 'Give the hours as a number, such as 5.' })
+  windowHours!: number | null;
+
+  @IsOptional()
+  @Max(180, { message: 'Give 180 days at most.' })
+  @Min(0, { message: 'A window cannot be less than 0.' })
+  @IsInt({ message: 'Give the days as a whole number, such as 14.' })
+  windowDays!: number | null;
 }
 
-export class BookItemDto {
-  id!: string;
+export class BookFieldsDto {
+  @Trimmed()
+  @Length(1, 80, { message: 'Name the book in 1 to 80 letters, such as Quillon riding mower.' })
   name!: string;
-  minutes!: number;
-  triggers!: BookTriggerDto[];
+
+  @IsIn(MACHINE_CLASSES, { message: 'Choose riding mower, zero-turn, compact tractor or utility vehicle.' })
+  machineClass!: MachineClass;
+
+  /** the meter that the columns of its chart count */
+  @IsIn(METERS, { message: 'Choose the meter: engine, loader, deck, blower or blade.' })
+  meter!: MeterName;
+
+  @ValidateNested({ each: true })
+  @Type(() => BookItemFieldsDto)
+  @ArrayMaxSize(200, { message: 'A book has 200 lines at most.' })
+  items!: BookItemFieldsDto[];
+}
+
+export class CreateBookDto extends BookFieldsDto {}
+
+export class UpdateBookDto extends BookFieldsDto {
+  @IsInt({ message: 'The version that the change is based on is missing.' })
+  version!: number;
+}
+
+export class BookItemDto extends BookItemFieldsDto {
+  declare id: string;
 }
 
 /** A maker's maintenance chart. */
-export class BookDto {
+export class BookDto extends BookFieldsDto {
   id!: string;
-  name!: string;
-  machineClass!: MachineClass;
-  items!: BookItemDto[];
+  declare items: BookItemDto[];
+  version!: number;
+  /** tags of the machines that follow it */
+  machines!: string[];
 }

@@ -4,6 +4,7 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsNumber,
   IsOptional,
   IsString,
   Length,
@@ -16,8 +17,11 @@ import { IsMeterHours } from '../meterHours.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 import { LifeReadingDto } from '../meter/round.dto.js';
 import { Trimmed } from '../trimmed.js';
-import { FUELS, MACHINE_CLASSES } from './machineClass.js';
-import type { Fuel, MachineClass } from './machineClass.js';
+import { ParticipationDto } from '../season/season.dto.js';
+import { COOLINGS, FUELS, MACHINE_CLASSES } from './machineClass.js';
+import type { Cooling, Fuel, MachineClass, MachineStatus } from './machineClass.js';
+import { AttachmentDto, OverrideDto, StatusChangeDto } from './machineParts.dto.js';
+import { SpecCardDto } from './specCard.dto.js';
 
 /** What a machine is registered with. */
 export class MachineFieldsDto {
@@ -40,8 +44,44 @@ export class MachineFieldsDto {
   @MaxLength(60, { message: 'Keep the model within 60 letters.' })
   model!: string;
 
+  @IsOptional()
+  @Trimmed()
+  @MaxLength(60, { message: 'Keep the serial number within 60 letters.' })
+  serial?: string;
+
+  @IsOptional()
+  @Max(2200, { message: 'Give a year up to 2200.' })
+  @Min(1900, { message: 'Give a year from 1900 on.' })
+  @IsInt({ message: 'Give the year it was built as a whole number, such as 2024.' })
+  modelYear?: number | null;
+
   @IsIn(FUELS, { message: 'Choose gasoline or diesel.' })
   fuel!: Fuel;
+
+  @IsOptional()
+  @IsIn(COOLINGS, { message: 'Choose air or liquid.' })
+  cooling?: Cooling | null;
+
+  @IsOptional()
+  @Max(12, { message: 'Give 12 cylinders at most.' })
+  @Min(1, { message: 'Give at least one cylinder.' })
+  @IsInt({ message: 'Give the cylinders as a whole number, such as 2.' })
+  cylinders?: number | null;
+
+  /** kW */
+  @IsOptional()
+  @Max(500, { message: 'Give the engine power, such as 18 kW or 24 hp.' })
+  @Min(0.1, { message: 'Give the engine power, such as 18 kW or 24 hp.' })
+  @IsNumber({ maxDecimalPlaces: 6 }, { message: 'Give the engine power, such as 18 kW or 24 hp.' })
+  enginePower?: number | null;
+
+  @IsOptional()
+  @IsCivilDay({ message: 'Give the end of the warranty as a date that exists, such as 2028-04-06.' })
+  warrantyUntil?: string | null;
+
+  @IsOptional()
+  @IsMeterHours()
+  warrantyHours?: number | null;
 
   @Trimmed()
   @Length(1, 60, { message: 'Say in which shed it stands, 1 to 60 letters.' })
@@ -67,7 +107,12 @@ export class MachineFieldsDto {
   bookIds!: string[];
 }
 
-export class CreateMachineDto extends MachineFieldsDto {}
+export class CreateMachineDto extends MachineFieldsDto {
+  /** the machine whose spec card, seasons, attachments and departures from the book the new one starts with */
+  @IsOptional()
+  @IsString({ message: 'Choose the machine to copy.' })
+  copyOfId?: string;
+}
 
 export class UpdateMachineDto extends MachineFieldsDto {
   @IsInt({ message: 'The version that the change is based on is missing.' })
@@ -81,18 +126,39 @@ export class MachineRefDto {
   name!: string;
 }
 
+/** Where a machine stands in its seasons. */
+export class WorkingDto {
+  kind!: 'unplanned' | 'working' | 'laidUp';
+  /** civil date of the first day of rest; null while working, or where none was */
+  since!: string | null;
+  /** civil date: the last day of work, or the first after the rest; null where none is planned */
+  until!: string | null;
+}
+
 /** A machine in the fleet list. */
 export class MachineDto extends MachineRefDto {
   machineClass!: MachineClass;
   make!: string;
   model!: string;
+  serial!: string;
+  modelYear!: number | null;
   fuel!: Fuel;
+  cooling!: Cooling | null;
+  cylinders!: number | null;
+  enginePower!: number | null;
+  warrantyUntil!: string | null;
+  warrantyHours!: number | null;
   shed!: string;
   walkOrder!: number;
   inServiceOn!: string;
   inServiceHours!: number;
   cameNew!: boolean;
   bookIds!: string[];
+  participation!: ParticipationDto[];
+  status!: MachineStatus;
+  /** civil date; null while it never changed */
+  statusSince!: string | null;
+  working!: WorkingDto;
   version!: number;
   /** life hours at the last reading */
   life!: number;
@@ -100,10 +166,34 @@ export class MachineDto extends MachineRefDto {
   lastShown!: number | null;
   /** instant of the last reading, ISO 8601 UTC */
   lastReadAt!: string | null;
-  /** hours a week at present; null while unknown */
+  /** hours a week at present; 0 while laid up, null while unknown */
   hoursPerWeek!: number | null;
+  /** hours a week planned for the present; null without a plan */
+  plannedPerWeek!: number | null;
   /** worst first */
   lines!: DueLineDto[];
+}
+
+/** Life hours that the machine is expected to have on a day: the scale of the tape. */
+export class ExpectedHoursDto {
+  /** civil date */
+  on!: string;
+  low!: number;
+  expected!: number;
+  high!: number;
+}
+
+/** A machine with all that its page shows. */
+export class MachineDetailDto extends MachineDto {
+  attachments!: AttachmentDto[];
+  overrides!: OverrideDto[];
+  spec!: SpecCardDto;
+  /** latest first */
+  statusChanges!: StatusChangeDto[];
+  /** week by week from the last reading on; empty while nothing is known */
+  ahead!: ExpectedHoursDto[];
+  /** life hours at readings of the last months, in order of time */
+  behind!: { on: string; life: number }[];
 }
 
 /** A reading as the machine's page lists it. */

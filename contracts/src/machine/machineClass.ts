@@ -4,3 +4,18 @@ export type MachineClass = (typeof MACHINE_CLASSES)[number];
 
 export const FUELS = ['gasoline', 'diesel'] as const;
 export type Fuel = (typeof FUELS)[number];
+
+export const COOLINGS = ['air', 'liquid'] as const;
+export type Cooling = (typeof COOLINGS)[number];
+
+/**
+ * - `inService`: works in its seasons and rests between them
+ * - `laidUp`: rests until the crew lead says otherwise, whatever its seasons say
+ * - `outOfService`: not to be used until it is mended
+ * - `retired`: gone; only its history is kept
+ */
+export const MACHINE_STATUSES = ['inService', 'laidUp', 'outOfService', 'retired'] as const;
+export type MachineStatus = (typeof MACHINE_STATUSES)[number];
+
+export const ATTACHMENT_KINDS = ['loader', 'deck', 'blower', 'blade'] as const;
+export type AttachmentKind = (typeof ATTACHMENT_KINDS)[number];

@@ -1,5 +1,13 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsISO8601, IsOptional, IsString, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsBoolean,
+  IsISO8601,
+  IsOptional,
+  IsString,
+  ValidateNested,
+} from 'class-validator';
 import { IsMeterHours } from '../meterHours.js';
 
 /** A meter reading and what it means. */
@@ -28,8 +36,14 @@ export class RoundMachineDto {
   segments!: MeterSegmentDto[];
   /** the latest that count, in order of time */
   readings!: LifeReadingDto[];
-  /** hours a week at present; null while unknown */
+  /** hours a week at present; 0 while laid up, null while unknown */
   hoursPerWeek!: number | null;
+  /** what the meter is expected to show now; null while unknown */
+  expectedShown!: number | null;
+  /** life hours that a true reading exceeds in one of a hundred cases; null while unknown */
+  mostLikelyLife!: number | null;
+  /** days since the last reading, where it is stale */
+  staleDays!: number | null;
 }
 
 /** The whole fleet in walking order. */
@@ -43,6 +57,11 @@ export class RoundReadingDto {
 
   @IsMeterHours()
   shown!: number;
+
+  /** the person looked again: an unusual reading is true */
+  @IsOptional()
+  @IsBoolean({ message: 'Say whether the reading was confirmed.' })
+  confirmed?: boolean;
 }
 
 /** Readings taken on one walk. All are kept, or none. */

@@ -1,21 +1,27 @@
-import type { DueState } from '@yugator/core';
+import type { Action, DueState, Extension, MeterName, Trigger } from '@yugator/core';
 
 /** From where an item's interval counts. */
 export class BaselineDto {
   kind!: 'completion' | 'declared' | 'enteredService' | 'noRecord';
   /** civil date; null with no record */
   on!: string | null;
-  /** life hours; null with no record */
+  /** life hours of the engine; null with no record */
   life!: number | null;
+}
+
+/** A judgement that stands in place of the triggers. */
+export class JudgedRuleDto {
+  kind!: Extension['kind'];
 }
 
 /** Where one trigger of an item runs out. */
 export class LimitDto {
   kind!: 'hours' | 'calendar';
-  /** the interval: hours, days or months */
-  every!: number;
-  unit!: 'hour' | 'day' | 'month';
-  /** due at these life hours; null for a calendar limit */
+  /** what sets it: the trigger as the book has it, or a judgement in its place */
+  rule!: Trigger | JudgedRuleDto;
+  /** the meter that an hours limit counts on; null for a calendar limit */
+  meter!: MeterName | null;
+  /** due at these life hours of the meter; null for a calendar limit */
   at!: number | null;
   /** due on this civil date; null for an hours limit */
   on!: string | null;
@@ -25,19 +31,35 @@ export class LimitDto {
   used!: number;
   overdue!: boolean;
   ripe!: boolean;
-  /** civil date on which it falls due; null where none can be given */
+  /** civil dates on which it falls due: the 10 % point, expected, the 90 % point; null where none can be given */
+  earlyOn!: string | null;
   expectedOn!: string | null;
+  lateOn!: string | null;
+}
+
+/** A trigger that gives no limit though it should. */
+export class UnresolvedDto {
+  code!: 'noSeason' | 'noOtherItem';
+  trigger!: Trigger;
 }
 
 /** How an item stands and why. */
 export class DueLineDto {
   itemId!: string;
   itemName!: string;
+  action!: Action;
+  component!: string;
+  /** the book it stands in; null for an item of the machine's own */
+  bookName!: string | null;
   state!: DueState;
   baseline!: BaselineDto;
   /** the deciding one first; empty with no record */
   limits!: LimitDto[];
+  unresolved!: UnresolvedDto[];
+  /** civil dates on which it falls due by whichever limit comes first */
+  earlyOn!: string | null;
   expectedOn!: string | null;
+  lateOn!: string | null;
   /** earlier times it was done, latest first */
   done!: DoneDto[];
   /** hands-on minutes the book allows */

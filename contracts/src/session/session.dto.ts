@@ -1,3 +1,4 @@
+import type { UnitSystem } from '@yugator/core';
 import { IsTimeZone, Length } from 'class-validator';
 import { PersonDto } from '../people/person.dto.js';
 import { Trimmed } from '../trimmed.js';
@@ -18,6 +19,7 @@ export class SiteDto {
   timeZone!: string;
   /** ISO 4217 code */
   currency!: string;
+  unitSystem!: UnitSystem;
 }
 
 /** Who is signed in, and where. */

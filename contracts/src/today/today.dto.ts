@@ -8,8 +8,11 @@ export class TodayMachineDto extends MachineRefDto {
   life!: number;
   /** hours a week at present; null while unknown */
   hoursPerWeek!: number | null;
-  /** all items, worst first */
+  /** what bites or comes, worst first; what is fine is only counted */
   lines!: DueLineDto[];
+  /** items that are fine or resting */
+  fine!: number;
+  isOutOfService!: boolean;
   /** the open job, where there is one */
   openJobId!: string | null;
 }
@@ -30,12 +33,24 @@ export class ShortArticleDto {
   leastOnHand!: number;
 }
 
+/** Items of the whole fleet by state. */
+export class TodayCountsDto {
+  machines!: number;
+  overdue!: number;
+  noRecord!: number;
+  ripe!: number;
+  coming!: number;
+}
+
 /** What bites now. */
 export class TodayDto {
   /** civil date at the site */
   today!: string;
-  /** worst first; every machine of the fleet */
+  /** worst first; the machines beyond the first hundred are only counted */
   machines!: TodayMachineDto[];
+  /** machines that are not listed */
+  more!: number;
+  counts!: TodayCountsDto;
   stale!: StaleMeterDto[];
   short!: ShortArticleDto[];
 }

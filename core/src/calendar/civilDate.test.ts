@@ -1,6 +1,17 @@
 import fc from 'fast-check';
-import { addDays, addMonths, civilDate, daysBetween, parseCivilDate } from './civilDate.js';
-import { civilDateAt, instant, instantOnDay } from './instant.js';
+import {
+  addDays,
+  addMonths,
+  civilDate,
+  dateOfDayNumber,
+  dayNumber,
+  daysBetween,
+  parseCivilDate,
+} from './civilDate.js';
+import type { CivilDate } from './civilDate.js';
+import { instant, instantOnDay } from './instant.js';
+import type { Instant } from './instant.js';
+import { civilDateAt } from './zoneDay.js';
 
 describe('civil dates', () => {
   it.each([
@@ -40,6 +51,16 @@ describe('civil dates', () => {
   });
 });
 
+describe('date arithmetic', () => {
+  it('agrees with the calendar of the platform on every day of four centuries', () => {
+    for (let day = dayNumber(civilDate('1800-01-01')); day < dayNumber(civilDate('2200-01-01')); day += 1) {
+      const text = new Date(day * 86_400_000).toISOString().slice(0, 10);
+      if (dateOfDayNumber(day) !== text || dayNumber(text as CivilDate) !== day)
+        throw new Error(`${text} is wrong.`);
+    }
+  });
+});
+
 describe('the date at a moment', () => {
   it('is that of the zone, not of UTC', () => {
     const lateEvening = instant('2026-11-23T23:30:00Z');
@@ -55,6 +76,33 @@ describe('the date at a moment', () => {
     ['2026-10-25', 12, 'America/Chicago', '2026-10-25T17:00:00.000Z'],
   ])('%s %i:00 in %s is %s', (date, hour, zone, utc) => {
     expect(new Date(instantOnDay(civilDate(date), hour, zone)).toISOString()).toBe(utc);
+  });
+
+  it('is right up to the second of midnight on days when the clocks change', () => {
+    // London goes to summer time on 29 March 2026 at 01:00 UTC: midnight of the 30th is 23:00 UTC of the 29th.
+    expect(civilDateAt(instant('2026-03-29T22:59:59Z'), 'Europe/London')).toBe('2026-03-29');
+    expect(civilDateAt(instant('2026-03-29T23:00:00Z'), 'Europe/London')).toBe('2026-03-30');
+    // And back on 25 October at 01:00 UTC: midnight of the 26th is 00:00 UTC again.
+    expect(civilDateAt(instant('2026-10-25T23:59:59Z'), 'Europe/London')).toBe('2026-10-25');
+    expect(civilDateAt(instant('2026-10-26T00:00:00Z'), 'Europe/London')).toBe('2026-10-26');
+  });
+
+  it('agrees with the formatter of the platform at any moment, in any zone', () => {
+    const zones = [
+      'Europe/London',
+      'America/Chicago',
+      'Australia/Lord_Howe',
+      'Asia/Kathmandu',
+      'Pacific/Apia',
+    ];
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 2e9 }), fc.constantFrom(...zones), (seconds, timeZone) => {
+        const at = (seconds * 1000) as Instant;
+        const parts = new Intl.DateTimeFormat('en-CA', { timeZone, dateStyle: 'short' }).format(at);
+        expect(civilDateAt(at, timeZone)).toBe(parts);
+      }),
+      { seed: 7, numRuns: 500 },
+    );
   });
 
   it('refuses what names no moment', () => {

@@ -12,40 +12,37 @@ export function instant(text: string): Instant {
   return ms as Instant;
 }
 
-interface ZoneFormats {
-  readonly day: Intl.DateTimeFormat;
-  readonly clock: Intl.DateTimeFormat;
-}
-
 /** Making a format costs a thousand times as much as using it. */
-const formats = new Map<string, ZoneFormats>();
+const clocks = new Map<string, Intl.DateTimeFormat>();
 
-function formatsOf(timeZone: string): ZoneFormats {
-  const known = formats.get(timeZone);
+function clockOf(timeZone: string): Intl.DateTimeFormat {
+  const known = clocks.get(timeZone);
   if (known) return known;
-  const day = { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' } as const;
-  const clock = { ...day, hourCycle: 'h23', hour: '2-digit', minute: '2-digit', second: '2-digit' } as const;
-  const made = { day: new Intl.DateTimeFormat('en-CA', day), clock: new Intl.DateTimeFormat('en-CA', clock) };
-  formats.set(timeZone, made);
+  const made = new Intl.DateTimeFormat('en-CA', {
+    ...{ timeZone, hourCycle: 'h23', year: 'numeric', month: '2-digit', day: '2-digit' },
+    ...{ hour: '2-digit', minute: '2-digit', second: '2-digit' },
+  });
+  clocks.set(timeZone, made);
   return made;
-}
-
-/** The civil date that a clock in `timeZone` (an IANA name) shows at `at`. Throws a RangeError for an unknown zone. */
-export function civilDateAt(at: Instant, timeZone: string): CivilDate {
-  return formatsOf(timeZone).day.format(at) as CivilDate;
 }
 
 /** What a clock in `timeZone` shows at `at`, as if it were UTC. */
 function wallClock(at: number, timeZone: string): number {
-  const parts = formatsOf(timeZone).clock.formatToParts(at);
+  const parts = clockOf(timeZone).formatToParts(at);
   const part = (type: string) => Number(parts.find((candidate) => candidate.type === type)?.value);
   return Date.UTC(part('year'), part('month') - 1, part('day'), part('hour'), part('minute'), part('second'));
+}
+
+/** Milliseconds by which clocks in `timeZone` (an IANA name) are ahead of UTC at `at`. Throws a RangeError for an unknown zone. */
+export function offsetAt(at: number, timeZone: string): number {
+  const second = Math.floor(at / 1000) * 1000;
+  return wallClock(second, timeZone) - second;
 }
 
 /** The moment at which clocks in `timeZone` show `hour` o'clock on `date`; during a gap of the clocks, the moment after it. */
 export function instantOnDay(date: CivilDate, hour: number, timeZone: string): Instant {
   const wanted = Date.parse(date) + hour * MS_PER_HOUR;
   // Two steps: the offset at the first guess may be that of the other side of a clock change.
-  const guess = wanted - (wallClock(wanted, timeZone) - wanted);
-  return (guess - (wallClock(guess, timeZone) - wanted)) as Instant;
+  const guess = wanted - offsetAt(wanted, timeZone);
+  return (wanted - offsetAt(guess, timeZone)) as Instant;
 }

@@ -19,6 +19,13 @@ export type ReadingFault =
 
 export type ReadingVerdict =
   | { readonly kind: 'accepted'; readonly life: number; readonly grown: number | null }
+  /** possible, but beyond what such a machine runs in 99 of 100 cases: to be confirmed */
+  | {
+      readonly kind: 'unusual';
+      readonly life: number;
+      readonly grown: number;
+      readonly mostLikelyLife: number;
+    }
   | { readonly kind: 'refused'; readonly fault: ReadingFault };
 
 /** Meters show whole tenths: two true readings may differ from the clock by one step. */
@@ -33,11 +40,13 @@ function fasterThanClock(before: LifeReading, after: { at: number; life: number 
 /**
  * Whether `reading` can be true beside `others` (the readings that count, in order of time, with their life hours).
  * Refused: less than an earlier reading of its segment, more than a later one, or grown by more than the clock hours that passed.
+ * Unusual: the latest reading of all, above `mostLikelyLife` (see UsageModel; null while nothing is known).
  */
 export function judgeReading(
   reading: Reading,
   others: readonly LifeReading[],
   segments: readonly MeterSegment[],
+  mostLikelyLife: number | null = null,
 ): ReadingVerdict {
   const life = roundHours(segmentAt(segments, reading.at).offset + reading.shown);
   const before = others.findLast((other) => other.at <= reading.at);
@@ -46,5 +55,9 @@ export function judgeReading(
   if (after && life > after.life) return { kind: 'refused', fault: { code: 'aheadOfLater', after } };
   const fault = before ? fasterThanClock(before, { at: reading.at, life }) : null;
   if (fault) return { kind: 'refused', fault };
-  return { kind: 'accepted', life, grown: before ? roundHours(life - before.life) : null };
+  const grown = before ? roundHours(life - before.life) : null;
+  if (grown !== null && !after && mostLikelyLife !== null && life > mostLikelyLife) {
+    return { kind: 'unusual', life, grown, mostLikelyLife };
+  }
+  return { kind: 'accepted', life, grown };
 }

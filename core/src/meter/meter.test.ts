@@ -3,7 +3,7 @@ import { instant, MS_PER_HOUR } from '../calendar/instant.js';
 import type { Instant } from '../calendar/instant.js';
 import { judgeReading } from './judgeReading.js';
 import { lifeHours } from './lifeHours.js';
-import { firstSegment, lifeOf, segmentAfterReplacement, toLife } from './segment.js';
+import { firstSegment, lifeOf, segmentAfterReplacement, segmentAfterRollOver, toLife } from './segment.js';
 import { staleDays } from './stale.js';
 import { civilDate } from '../calendar/civilDate.js';
 
@@ -75,6 +75,22 @@ describe('a reading', () => {
       kind: 'accepted',
       life: 405,
     });
+  });
+
+  it('beyond what such a machine runs is asked about, unless a later one bears it out', () => {
+    const judge = (shown: number, mostLikely: number | null) =>
+      judgeReading({ at: after(200), shown }, readings, segments, mostLikely).kind;
+    expect(judge(430, 430)).toBe('accepted');
+    expect(judge(430.1, 430)).toBe('unusual');
+    expect(judge(430.1, null)).toBe('accepted');
+    const later = [...readings, { at: after(300), shown: 440, life: lifeHours(440) }];
+    expect(judgeReading({ at: after(200), shown: 435 }, later, segments, 430).kind).toBe('accepted');
+  });
+
+  it('of a meter that rolled over goes on from its maximum', () => {
+    // 9,998.0 h, then nought again: what shows 3.5 is 10,003.5.
+    const rolled = segmentAfterRollOver(firstSegment(MONDAY, 0, 0), after(300));
+    expect(lifeOf({ at: after(310), shown: 3.5 }, [firstSegment(MONDAY, 0, 0), rolled])).toBe(10_003.5);
   });
 
   it('that is accepted never makes life run backwards', () => {

@@ -25,6 +25,18 @@ export function segmentAfterReplacement(
   return { startsAt, offset: roundHours(before.offset + oldShown - newShown) };
 }
 
+/** Hours at which most hour meters begin again from nought. */
+export const ROLL_OVER_HOURS = 10_000;
+
+/** The segment after a meter that shows at most `rollsOverAt` hours began again from nought. */
+export function segmentAfterRollOver(
+  before: MeterSegment,
+  startsAt: Instant,
+  rollsOverAt: number = ROLL_OVER_HOURS,
+): MeterSegment {
+  return { startsAt, offset: roundHours(before.offset + rollsOverAt) };
+}
+
 /**
  * The segment in force at `at`: the last to have started by then, or the first of all for earlier moments.
  * `segments` is in order of time. Throws a RangeError where it is empty.

@@ -1,7 +1,7 @@
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { LifeHours } from '../meter/lifeHours.js';
 
-/** A day and the life hours on it. */
+/** A day and the life hours of the engine on it. */
 export interface ServicePoint {
   readonly on: CivilDate;
   readonly life: LifeHours;
@@ -14,11 +14,22 @@ export type Baseline =
   | ({ readonly kind: 'enteredService' } & ServicePoint)
   | { readonly kind: 'noRecord' };
 
+/** A limit set by judgement in place of the book's: a part looked at and kept, or work put off. */
+export interface Extension {
+  readonly kind: 'kept' | 'deferred';
+  readonly made: ServicePoint;
+  /** life hours of the engine at which it is due now; null where only the date counts */
+  readonly untilLife: number | null;
+  /** the day on which it is due now; null where only the hours count */
+  readonly untilOn: CivilDate | null;
+}
+
 /** What is known of an item's past. Voided facts are left out by the caller. */
 export interface ItemHistory {
   readonly completions: readonly ServicePoint[];
   /** declared by the crew lead from the record that was kept before */
   readonly declared: readonly ServicePoint[];
+  readonly extensions?: readonly Extension[];
 }
 
 /** How the machine came to the crew. */
@@ -26,12 +37,17 @@ export interface EntryIntoService extends ServicePoint {
   readonly cameNew: boolean;
 }
 
-function latest(points: readonly ServicePoint[]): ServicePoint | undefined {
-  return points.reduce<ServicePoint | undefined>((best, point) => {
-    if (!best) return point;
-    const later = point.on > best.on || (point.on === best.on && point.life > best.life);
-    return later ? point : best;
-  }, undefined);
+/** Whether `a` is later than `b`: on a later day, or on the same at more hours. */
+export function isLater(a: ServicePoint, b: ServicePoint): boolean {
+  return a.on > b.on || (a.on === b.on && a.life > b.life);
+}
+
+/** The latest of `points`, whatever order they were entered in. */
+export function latest<P extends ServicePoint>(points: readonly P[]): P | undefined {
+  return points.reduce<P | undefined>(
+    (best, point) => (!best || isLater(point, best) ? point : best),
+    undefined,
+  );
 }
 
 /**
@@ -45,4 +61,14 @@ export function baselineOf(history: ItemHistory, entry: EntryIntoService): Basel
   if (declared) return { kind: 'declared', on: declared.on, life: declared.life };
   if (entry.cameNew) return { kind: 'enteredService', on: entry.on, life: entry.life };
   return { kind: 'noRecord' };
+}
+
+/** The judgement that holds since the baseline, if one was made after it. */
+export function extensionSince(baseline: Baseline, history: ItemHistory): Extension | undefined {
+  const made = (history.extensions ?? []).map((extension) => ({ ...extension.made, extension }));
+  const last = latest(made);
+  if (!last) return undefined;
+  return baseline.kind === 'noRecord' || baseline.kind === 'enteredService' || isLater(last, baseline)
+    ? last.extension
+    : undefined;
 }

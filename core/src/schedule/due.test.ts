@@ -1,54 +1,20 @@
-import fc from 'fast-check';
-import { addDays, civilDate } from '../calendar/civilDate.js';
-import type { CivilDate } from '../calendar/civilDate.js';
-import { lifeHours } from '../meter/lifeHours.js';
-import type { UsageModel } from '../usage/usageModel.js';
-import { dueOf } from './due.js';
-import type { ItemHistory } from './baseline.js';
-import type { ScheduleItem, Trigger } from './item.js';
+import { answerOn, done, every, everyHours, item, judged, point, scheduleOn } from './testing/facts.js';
 
-const TODAY = civilDate('2026-05-13');
-const OIL: ScheduleItem = {
-  id: 'oil',
-  name: 'Engine oil and filter',
-  triggers: [
-    { kind: 'everyHours', hours: 50 },
-    { kind: 'everyCalendar', count: 12, unit: 'month' },
-  ],
+const OIL = item('oil', [everyHours(50), every(12, 'month')]);
+/** It came with 192.4 h on the eve of the season and runs as planned, 7 h a week. */
+const WORKING = {
+  entry: { ...point('2026-03-23', 192.4), cameNew: false },
+  participation: [{ seasonId: 'mowing', hoursPerWeek: 7 }],
 };
-const NEW = { on: civilDate('2024-04-01'), life: lifeHours(0), cameNew: true };
-const USED = { ...NEW, life: lifeHours(88), cameNew: false };
-const NOTHING: ItemHistory = { completions: [], declared: [] };
 
-/** Two hours a day from today's `life` on. */
-function twoADay(life: number): UsageModel {
-  return { hoursPerWeek: 14, dateReached: (at) => addDays(TODAY, Math.ceil((at - life) / 2)) };
-}
-
-function standing(life: number, today: CivilDate = TODAY) {
-  return { today, life, usage: twoADay(life) };
-}
-
-function done(on: string, life: number): ItemHistory {
-  return { completions: [{ on: civilDate(on), life: lifeHours(life) }], declared: [] };
-}
-
-function only(trigger: Trigger): ScheduleItem {
-  return { id: 'x', name: 'x', triggers: [trigger] };
-}
-
-describe('the rule for due, every 50 h or 12 months', () => {
-  it('is fine while both limits are far', () => {
-    // Done at 366.0 h, so due at 416.0; from 370 h that is 46 h, at 2 h a day 23 days: coming.
-    expect(dueOf(OIL, done('2026-05-01', 366), NEW, standing(370)).state).toBe('coming');
-    // A machine that stands still has only the calendar: 1 May 2027 is 353 days off.
-    const still = { today: TODAY, life: 370, usage: { hoursPerWeek: 0, dateReached: () => null } };
-    expect(dueOf(OIL, done('2026-05-01', 366), NEW, still).state).toBe('fine');
-  });
-
+describe('every 50 h or 12 months', () => {
   it('is overdue strictly past the hours, with how much over', () => {
-    // Last done at 212.4 h, so due at 262.4 h; at 268.6 h it is 6.2 h over.
-    const answer = dueOf(OIL, done('2026-04-20', 212.4), NEW, standing(268.6));
+    // Last done at 212.4 h, so due at 262.4 h; at 268.6 h it is 6.2 h over, 56.2 of 50 h used.
+    const answer = answerOn('2026-05-13', 'oil', {
+      items: [OIL],
+      readings: [['2026-05-12', 268.6]],
+      history: { oil: done(['2026-04-20', 212.4]) },
+    });
     expect(answer).toMatchObject({
       state: 'overdue',
       baseline: { kind: 'completion', on: '2026-04-20', life: 212.4 },
@@ -57,113 +23,263 @@ describe('the rule for due, every 50 h or 12 months', () => {
     expect(answer.deciding?.used).toBeCloseTo(56.2 / 50);
   });
 
-  it('is ripe, not overdue, exactly at the limit', () => {
-    expect(dueOf(OIL, done('2026-04-20', 212.4), NEW, standing(262.4)).state).toBe('ripe');
-    expect(dueOf(OIL, done('2025-05-13', 212.4), NEW, standing(215)).state).toBe('ripe');
-    expect(dueOf(OIL, done('2025-05-12', 212.4), NEW, standing(215))).toMatchObject({
-      state: 'overdue',
-      deciding: { kind: 'calendar', on: '2026-05-12', left: -1 },
+  it.each([
+    // 5 h of 50 are its window: 257.4 is the first ripe hour, 262.4 still ripe, 262.5 overdue.
+    ['2026-04-20', 257.3, 'coming'],
+    ['2026-04-20', 257.4, 'ripe'],
+    ['2026-04-20', 262.4, 'ripe'],
+    ['2026-04-20', 262.5, 'overdue'],
+    // 14 days of a year are its window: a year after 27 May is ripe on 13 May, after 13 May still, after 12 May over.
+    ['2025-05-28', 213, 'coming'],
+    ['2025-05-27', 213, 'ripe'],
+    ['2025-05-13', 213, 'ripe'],
+    ['2025-05-12', 213, 'overdue'],
+    ['2025-06-13', 213, 'fine'],
+    ['2025-06-12', 213, 'coming'],
+  ])('done on %s at 212.4 h, now at %d h: %s', (on, life, state) => {
+    // A machine that stood still but for one day: hours alone bring nothing within 30 days.
+    const readings = [
+      ['2026-02-10', life],
+      ['2026-05-12', life],
+    ] as const;
+    const answer = answerOn('2026-05-13', 'oil', {
+      items: [OIL],
+      readings:
+        state === 'coming' && life === 257.3
+          ? [
+              ['2026-05-05', 251.7],
+              ['2026-05-12', life],
+            ]
+          : readings,
+      history: { oil: done([on, 212.4]) },
+    });
+    expect(answer.state).toBe(state);
+  });
+
+  it('lets the limit that comes first decide, hours or calendar, and dates it', () => {
+    // 7 h a week planned and run, 1 a day: 50 h after 20 May at 212.4 is 262.4; from 242.4 on 12 May 20 days: 1 June.
+    const readings = [
+      ['2026-03-24', 193.4],
+      ['2026-05-12', 242.4],
+    ] as const;
+    const byHours = answerOn('2026-05-13', 'oil', {
+      ...{ ...WORKING, items: [OIL], readings },
+      history: { oil: done(['2025-06-20', 212.4]) },
+    });
+    expect(byHours.deciding).toMatchObject({ kind: 'hours', left: 20 });
+    expect(byHours.expectedOn).toBe('2026-06-01');
+    const byDate = answerOn('2026-05-13', 'oil', {
+      ...{ ...WORKING, items: [OIL], readings },
+      history: { oil: done(['2025-05-30', 212.4]) },
+    });
+    expect(byDate.deciding).toMatchObject({ kind: 'calendar', on: '2026-05-30' });
+    expect(byDate).toMatchObject({
+      earlyOn: expect.any(String),
+      expectedOn: '2026-05-30',
+      lateOn: '2026-05-30',
     });
   });
 
-  it('becomes ripe within a tenth of the interval: 5 h of 50, 14 days of a year', () => {
-    expect(dueOf(OIL, done('2026-04-20', 212.4), NEW, standing(257.4)).state).toBe('ripe');
-    expect(dueOf(OIL, done('2026-04-20', 212.4), NEW, standing(257.3)).state).toBe('coming');
-    expect(dueOf(OIL, done('2025-05-27', 212.4), NEW, standing(213)).state).toBe('ripe');
-    expect(dueOf(OIL, done('2025-05-28', 212.4), NEW, standing(213)).state).toBe('coming');
+  it('gives the range in which it is expected, early before late', () => {
+    const answer = answerOn('2026-05-13', 'oil', {
+      ...{ ...WORKING, items: [item('oil', [everyHours(50)])] },
+      readings: [
+        ['2026-03-24', 193.4],
+        ['2026-05-12', 242.4],
+      ],
+      history: { oil: done(['2026-04-20', 212.4]) },
+    });
+    expect(String(answer.earlyOn) < String(answer.expectedOn)).toBe(true);
+    expect(String(answer.expectedOn) < String(answer.lateOn)).toBe(true);
+  });
+});
+
+describe('calendar intervals', () => {
+  it.each([
+    // Month ends clamp; leap years have a 29 February; a day is a day when the clocks change on it.
+    [1, 'month', '2026-01-31', '2026-02-28'],
+    [1, 'month', '2028-01-31', '2028-02-29'],
+    [12, 'month', '2028-02-29', '2029-02-28'],
+    [24, 'month', '2026-02-28', '2028-02-28'],
+    [7, 'day', '2026-03-24', '2026-03-31'],
+    [7, 'day', '2026-10-21', '2026-10-28'],
+    [366, 'day', '2028-01-01', '2029-01-01'],
+  ] as const)('every %i %s after %s is %s', (count, unit, doneOn, on) => {
+    const answer = answerOn(doneOn, 'x', {
+      items: [item('x', [every(count, unit)])],
+      history: { x: done([doneOn, 10]) },
+    });
+    expect(answer.deciding).toMatchObject({ kind: 'calendar', on });
   });
 
-  it('lets the limit that comes first decide, hours or calendar', () => {
-    // 20 h left at 2 h a day is 23 May; a year after 20 May 2025 is 20 May.
-    const calendar = dueOf(OIL, done('2025-06-20', 212.4), NEW, standing(232.4));
-    expect(calendar.deciding?.kind).toBe('hours');
-    expect(calendar.expectedOn).toBe('2026-05-28');
-    const hours = dueOf(OIL, done('2025-05-28', 212.4), NEW, standing(222.4));
-    expect(hours.deciding?.kind).toBe('calendar');
-    expect(hours.expectedOn).toBe('2026-05-28');
+  it('ripen within a tenth, at least a day and at most 14: a weekly one the day before', () => {
+    const weekly = { items: [item('x', [every(7, 'day')])], history: { x: done(['2026-05-01', 10]) } };
+    expect(answerOn('2026-05-06', 'x', weekly).state).toBe('coming');
+    expect(answerOn('2026-05-07', 'x', weekly).state).toBe('ripe');
+    expect(answerOn('2026-05-08', 'x', weekly).state).toBe('ripe');
+    expect(answerOn('2026-05-09', 'x', weekly).state).toBe('overdue');
+  });
+});
+
+describe('hours counted as multiples on the meter', () => {
+  const onMeter = (life: number, over = {}) =>
+    answerOn('2026-05-13', 'x', {
+      items: [item('x', [everyHours(50, { grid: 'onMeter' })], over)],
+      readings: [['2026-05-13', Math.max(life, 140)]],
+      history: { x: done(['2026-05-01', life]) },
+    }).deciding;
+
+  it.each([
+    // N = 50, window 5 h: more than 5 h above the last time. 96 + 5 = 101 → 150; 94.9 + 5 = 99.9 → 100; 130 → 150.
+    [96, 150],
+    [95, 150],
+    [94.9, 100],
+    [100, 150],
+    [130, 150],
+    [145, 200],
+  ])('done at %d h, next at %d h', (life, at) => {
+    expect(onMeter(life)).toMatchObject({ kind: 'hours', at });
   });
 
-  it('clamps month ends: done on 29 February, due on 28 February', () => {
-    const yearly = only({ kind: 'everyCalendar', count: 12, unit: 'month' });
+  it('follows a window of its own, and a duty factor', () => {
+    // A window of 2 h: 96 + 2 = 98 → 100. Half of 50 h is 25, window 2.5: 96 + 2.5 = 98.5 → 100; 98 + 2.5 → 125.
+    expect(onMeter(96, { window: { hours: 2, days: null } })).toMatchObject({ at: 100 });
+    expect(onMeter(96, { dutyFactor: 0.5 })).toMatchObject({ at: 100 });
+    expect(onMeter(98, { dutyFactor: 0.5 })).toMatchObject({ at: 125 });
+  });
+
+  it('begins with the first multiple of a new machine, however close it came to it', () => {
+    const entry = { ...point('2026-04-01', 48), cameNew: true };
     expect(
-      dueOf(yearly, done('2028-02-29', 10), NEW, standing(11, civilDate('2028-03-01'))).deciding,
+      answerOn('2026-05-13', 'x', { items: [item('x', [everyHours(50)])], entry }, { grid: 'onMeter' }),
     ).toMatchObject({
-      on: '2029-02-28',
+      deciding: { at: 50, left: 2 },
     });
+  });
+});
+
+describe('running-in', () => {
+  const items = [
+    item('oil', [{ kind: 'firstHours', hours: 5, meter: 'engine' }, everyHours(50), every(12, 'month')]),
+    item('bolts', [{ kind: 'firstCalendar', count: 1, unit: 'month' }, every(12, 'month')]),
+  ];
+  const entry = { ...point('2026-04-01', 0.4), cameNew: true };
+
+  it('replaces the trigger of its kind while nothing was done, and leaves the other kind', () => {
+    // 5 life hours, not 5 after the 0.4 it came with; the yearly limit of the oil still counts: 1 April 2027.
+    const answer = answerOn('2026-04-10', 'oil', { items, entry, readings: [['2026-04-09', 4.2]] });
+    expect(answer.limits.map((limit) => (limit.kind === 'hours' ? limit.at : limit.on))).toEqual([
+      5,
+      '2027-04-01',
+    ]);
+    // A month after going into service, 1 May; not a year.
+    expect(answerOn('2026-04-10', 'bolts', { items, entry }).limits).toMatchObject([{ on: '2026-05-01' }]);
+  });
+
+  it('is over with the first time it was done', () => {
+    // Done at 6.1 h: next 56.1 h.
+    const history = { oil: done(['2026-04-12', 6.1]) };
+    expect(answerOn('2026-04-20', 'oil', { items, entry, history }).limits).toContainEqual(
+      expect.objectContaining({ at: 56.1 }),
+    );
+  });
+
+  it('does not concern a machine bought used', () => {
+    const used = { ...entry, cameNew: false };
+    expect(answerOn('2026-04-20', 'oil', { items, entry: used }).state).toBe('noRecord');
+    const declared = { oil: { completions: [], declared: [point('2026-03-01', 0)] } };
+    expect(answerOn('2026-04-20', 'oil', { items, entry: used, history: declared }).limits).toContainEqual(
+      expect.objectContaining({ at: 50 }),
+    );
   });
 });
 
 describe('the baseline', () => {
-  it('is the entry into service of a machine that came new', () => {
-    expect(dueOf(OIL, NOTHING, { ...NEW, on: civilDate('2026-04-01') }, standing(30)).baseline.kind).toBe(
-      'enteredService',
-    );
-  });
-
-  it('is none for a used machine: treated as due, in a state of its own', () => {
-    expect(dueOf(OIL, NOTHING, USED, standing(90))).toMatchObject({
-      state: 'noRecord',
-      deciding: null,
-      limits: [],
+  it('is the entry into service of a machine that came new, and none for a used one', () => {
+    expect(answerOn('2026-05-13', 'oil', { items: [OIL] }).baseline.kind).toBe('enteredService');
+    const used = { ...point('2025-04-01', 88), cameNew: false };
+    expect(answerOn('2026-05-13', 'oil', { items: [OIL], entry: used })).toMatchObject({
+      ...{ state: 'noRecord', deciding: null, limits: [], expectedOn: null },
     });
   });
 
   it('is what was declared until it is done', () => {
-    const declared = { completions: [], declared: [{ on: civilDate('2026-01-10'), life: lifeHours(80) }] };
-    expect(dueOf(OIL, declared, USED, standing(90)).baseline).toMatchObject({ kind: 'declared', life: 80 });
-    const both = { ...declared, completions: done('2025-12-01', 70).completions };
-    expect(dueOf(OIL, both, USED, standing(90)).baseline).toMatchObject({ kind: 'completion', life: 70 });
+    const declared = { completions: [], declared: [point('2026-01-10', 80)] };
+    const of = (history: object) =>
+      answerOn('2026-05-13', 'oil', { items: [OIL], history: { oil: { ...declared, ...history } } });
+    expect(of({}).baseline).toMatchObject({ kind: 'declared', life: 80 });
+    expect(
+      of(done(['2025-12-01', 70]).completions.length ? { completions: [point('2025-12-01', 70)] } : {})
+        .baseline,
+    ).toMatchObject({
+      ...{ kind: 'completion', life: 70 },
+    });
   });
 
-  it('does not depend on the order in which facts were entered', () => {
-    const points = [done('2026-01-01', 10), done('2026-03-01', 60), done('2026-02-01', 30)].flatMap(
-      (each) => each.completions,
-    );
-    fc.assert(
-      fc.property(fc.shuffledSubarray(points, { minLength: 3 }), (completions) => {
-        expect(dueOf(OIL, { completions, declared: [] }, NEW, standing(70)).baseline).toMatchObject({
-          life: 60,
-        });
-      }),
-      { seed: 4 },
+  it('is the latest time of those done early, late or entered out of order', () => {
+    const history = { oil: done(['2026-03-01', 160], ['2026-01-05', 60], ['2026-02-01', 118]) };
+    // 160 + 50 = 210.
+    expect(answerOn('2026-05-13', 'oil', { items: [OIL], history }).limits).toContainEqual(
+      expect.objectContaining({ at: 210 }),
     );
   });
 });
 
-describe('properties', () => {
-  const RANK = ['overdue', 'noRecord', 'ripe', 'coming', 'fine'];
+describe('a judgement in place of the book', () => {
+  const items = [
+    item('belt', [everyHours(200)], { component: 'fan belt' }),
+    item('look', [everyHours(50)], { component: 'fan belt', action: 'inspect' }),
+  ];
+  const readings = [['2026-05-13', 205]] as const;
 
-  it('running more never makes an item less due', () => {
-    fc.assert(
-      fc.property(
-        fc.double({ min: 212, max: 400, noNaN: true }),
-        fc.double({ min: 0, max: 100, noNaN: true }),
-        (life, more) => {
-          const before = dueOf(OIL, done('2026-01-20', 212), NEW, standing(life));
-          const later = dueOf(OIL, done('2026-01-20', 212), NEW, standing(life + more));
-          return RANK.indexOf(later.state) <= RANK.indexOf(before.state);
-        },
-      ),
-      { seed: 5 },
-    );
+  it('inspected and kept: due at its re-check point, and not done', () => {
+    const kept = { ...done(), extensions: [judged('kept', ['2026-05-10', 204], 230, null)] };
+    const answer = answerOn('2026-05-13', 'belt', { items, readings, history: { belt: kept } });
+    expect(answer).toMatchObject({
+      baseline: { kind: 'enteredService' },
+      state: 'fine',
+      deciding: { at: 230, left: 25 },
+    });
+    // Looking at it to keep it was an inspection: next at 204 + 50.
+    expect(
+      answerOn('2026-05-13', 'look', { items, readings, history: { belt: kept } }).deciding,
+    ).toMatchObject({ at: 254 });
   });
 
-  it('doing it never makes it more due', () => {
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 0, max: 700 }),
-        fc.double({ min: 0, max: 300, noNaN: true }),
-        (daysAgo, hoursAgo) => {
-          const before = done(addDays(TODAY, -daysAgo), 400 - hoursAgo);
-          const now = {
-            ...before,
-            completions: [...before.completions, { on: TODAY, life: lifeHours(400) }],
-          };
-          const [was, is] = [dueOf(OIL, before, NEW, standing(400)), dueOf(OIL, now, NEW, standing(400))];
-          return RANK.indexOf(is.state) >= RANK.indexOf(was.state);
-        },
-      ),
-      { seed: 6 },
-    );
+  it('deferred: due at the new limit, hours or date, whichever comes first', () => {
+    const deferred = { ...done(), extensions: [judged('deferred', ['2026-05-10', 204], 230, '2026-05-20')] };
+    expect(answerOn('2026-05-13', 'belt', { items, readings, history: { belt: deferred } })).toMatchObject({
+      ...{ state: 'coming', deciding: { kind: 'calendar', on: '2026-05-20', left: 7 } },
+    });
+  });
+
+  it('ends when the item is done', () => {
+    const past = {
+      ...done(['2026-05-12', 204.5]),
+      extensions: [judged('deferred', ['2026-05-10', 204], 230, null)],
+    };
+    expect(
+      answerOn('2026-05-13', 'belt', { items, readings, history: { belt: past } }).deciding,
+    ).toMatchObject({ at: 404.5 });
+  });
+});
+
+describe('a meter replaced between two services', () => {
+  it('goes on counting life hours', () => {
+    // The old meter ended at 60.0; the new one shows 40.0: life 100.0. Oil done at life 65.0 is due at 115.0.
+    const { answers, life } = scheduleOn('2026-05-11', {
+      items: [item('oil', [everyHours(50)])],
+      segments: [
+        { startsAt: Date.parse('2025-04-01') as never, offset: 0 },
+        { startsAt: Date.parse('2026-04-15T12:00:00Z') as never, offset: 60 },
+      ],
+      readings: [
+        ['2026-05-10', 40],
+        ['2026-04-15', 0],
+      ],
+      history: { oil: done(['2026-04-20', 65]) },
+    });
+    expect(life).toBe(100);
+    expect(answers[0]?.deciding).toMatchObject({ at: 115, left: 15 });
   });
 });

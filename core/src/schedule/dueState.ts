@@ -1,5 +1,5 @@
 /** How an item stands, strongest first. */
-export const DUE_STATES = ['overdue', 'noRecord', 'ripe', 'coming', 'fine'] as const;
+export const DUE_STATES = ['overdue', 'noRecord', 'ripe', 'coming', 'fine', 'resting'] as const;
 
 /**
  * - `overdue`: strictly past its due point
@@ -7,10 +7,13 @@ export const DUE_STATES = ['overdue', 'noRecord', 'ripe', 'coming', 'fine'] as c
  * - `ripe`: within its window before the due point, or exactly at it
  * - `coming`: expected within 30 days
  * - `fine`: later than that
+ * - `resting`: counts hours only, on a machine that is laid up
  */
 export type DueState = (typeof DUE_STATES)[number];
 
+const RANK = new Map(DUE_STATES.map((state, rank) => [state, rank]));
+
 /** Orders states strongest first. */
 export function compareStates(a: DueState, b: DueState): number {
-  return DUE_STATES.indexOf(a) - DUE_STATES.indexOf(b);
+  return (RANK.get(a) ?? 0) - (RANK.get(b) ?? 0);
 }

@@ -1,23 +1,38 @@
-/** After how much running an item is due again. */
-export interface EveryHours {
-  readonly kind: 'everyHours';
-  readonly hours: number;
-}
+import type { Trigger } from './trigger.js';
 
-/** After how long an item is due again, however little the machine ran. */
-export interface EveryCalendar {
-  readonly kind: 'everyCalendar';
-  readonly count: number;
-  readonly unit: 'day' | 'month';
-}
+/** What is done to a component. Only the first three are stronger and weaker forms of one another. */
+export const ACTIONS = [
+  'replace',
+  'clean',
+  'inspect',
+  'grease',
+  'sharpen',
+  'adjust',
+  'tighten',
+  'charge',
+] as const;
+export type Action = (typeof ACTIONS)[number];
 
-/** What makes an item due. An item with several is due at the first of them to come. */
-export type Trigger = EveryHours | EveryCalendar;
+/** When an item counts as ripe, where that is not the usual tenth of its interval. */
+export interface OwnWindow {
+  /** hours before an hours limit */
+  readonly hours: number | null;
+  /** days before a calendar limit */
+  readonly days: number | null;
+}
 
 /** An action on a component that a service book asks for. */
 export interface ScheduleItem {
   readonly id: string;
   /** in the words of the shop: "Engine oil and filter" */
   readonly name: string;
+  readonly action: Action;
+  /** the part of the machine, in the same words in every book: "engine oil" */
+  readonly component: string;
   readonly triggers: readonly Trigger[];
+  /** ids of items that doing this one renews besides the weaker ones on its component */
+  readonly renews: readonly string[];
+  /** shortens hours triggers of hard conditions: 0.5 in dust halves them */
+  readonly dutyFactor: number;
+  readonly window: OwnWindow;
 }

@@ -1,33 +1,35 @@
-import { addDays, addMonths, daysBetween } from '../calendar/civilDate.js';
+import { addDays, addMonths, dayNumber, daysBetween } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import { roundHours } from '../meter/lifeHours.js';
-import type { UsageModel } from '../usage/usageModel.js';
-import type { ServicePoint } from './baseline.js';
-import type { EveryCalendar, EveryHours, Trigger } from './item.js';
+import type { ReachedDates } from '../usage/usageModel.js';
+import type { Extension, ServicePoint } from './baseline.js';
+import type { ScheduleItem } from './item.js';
+import type { Standing } from './standing.js';
+import type { MeterName, Trigger } from './trigger.js';
+import { daysWindow, hoursWindow } from './window.js';
 
-interface LimitFacts {
+interface LimitFacts extends ReachedDates {
+  /** what sets it: a trigger of the item, or a judgement that took its place */
+  readonly rule: Trigger | Extension;
   /** share of the interval used up; 1 at the due point, more beyond it */
   readonly used: number;
   readonly overdue: boolean;
   readonly ripe: boolean;
-  /** the day it falls (or fell) due; null where no date can be given */
-  readonly expectedOn: CivilDate | null;
 }
 
-/** Where an hours trigger runs out. */
+/** A due point in hours. */
 export interface HoursLimit extends LimitFacts {
   readonly kind: 'hours';
-  readonly trigger: EveryHours;
-  /** life hours at which it is due */
+  readonly meter: MeterName;
+  /** life hours of that meter at which it is due */
   readonly at: number;
-  /** hours left; negative when over */
+  /** hours left on that meter; negative when over */
   readonly left: number;
 }
 
-/** Where a calendar trigger runs out. */
+/** A due point in days. */
 export interface CalendarLimit extends LimitFacts {
   readonly kind: 'calendar';
-  readonly trigger: EveryCalendar;
   readonly on: CivilDate;
   /** days left; negative when over */
   readonly left: number;
@@ -35,61 +37,70 @@ export interface CalendarLimit extends LimitFacts {
 
 export type Limit = HoursLimit | CalendarLimit;
 
-/** Where the machine stands. */
-export interface Standing {
-  readonly today: CivilDate;
-  readonly life: number;
-  readonly usage: UsageModel;
-}
-
-/** Hours before an hours limit at which it becomes ripe: a tenth of the interval, at least 1 h and at most 10 h. */
-export function hoursWindow(everyHours: number): number {
-  return Math.min(10, Math.max(1, everyHours / 10));
-}
-
-/** Days before a calendar limit at which it becomes ripe: a tenth of the interval, at least 1 day and at most 14. */
-export function daysWindow(intervalDays: number): number {
-  return Math.min(14, Math.max(1, intervalDays / 10));
-}
-
-function hoursLimit(trigger: EveryHours, baseline: ServicePoint, standing: Standing): HoursLimit {
-  const at = roundHours(baseline.life + trigger.hours);
-  const left = roundHours(at - standing.life);
+/** The limit at `at` hours of `meter`, of an interval that began at `from` hours and is `interval` long. */
+export function hoursLimit(
+  rule: Trigger | Extension,
+  meter: MeterName,
+  span: { readonly from: number; readonly at: number; readonly interval: number },
+  item: ScheduleItem,
+  standing: Standing,
+): HoursLimit {
+  const { life, usage } = standing.meter(meter);
+  const at = roundHours(span.at);
+  const left = roundHours(at - life);
   return {
     kind: 'hours',
-    trigger,
+    rule,
+    meter,
     at,
     left,
-    used: (standing.life - baseline.life) / trigger.hours,
+    used: at > span.from ? (life - span.from) / (at - span.from) : 1 - left,
     overdue: left < 0,
-    ripe: left <= hoursWindow(trigger.hours),
-    expectedOn: standing.usage.dateReached(at),
+    ripe: left <= hoursWindow(span.interval, item.window),
+    ...usage.dateReached(at),
   };
 }
 
-function calendarLimit(trigger: EveryCalendar, baseline: ServicePoint, standing: Standing): CalendarLimit {
-  const on =
-    trigger.unit === 'day' ? addDays(baseline.on, trigger.count) : addMonths(baseline.on, trigger.count);
-  const interval = daysBetween(baseline.on, on);
-  const left = daysBetween(standing.today, on);
+/** The limit on `on`, of an interval that began on `from`. */
+export function calendarLimit(
+  rule: Trigger | Extension,
+  from: CivilDate,
+  on: CivilDate,
+  item: ScheduleItem,
+  standing: Standing,
+): CalendarLimit {
+  const interval = Math.max(1, daysBetween(from, on));
+  const left = dayNumber(on) - standing.today;
   return {
     kind: 'calendar',
-    trigger,
+    rule,
     on,
     left,
     used: (interval - left) / interval,
     overdue: left < 0,
-    ripe: left <= daysWindow(interval),
+    ripe: left <= daysWindow(interval, item.window),
+    earlyOn: on,
     expectedOn: on,
+    lateOn: on,
   };
 }
 
-/** Where `trigger` runs out, counted from `baseline`. Exactly at the limit is ripe; overdue is strictly past it. */
-export function limitOf(trigger: Trigger, baseline: ServicePoint, standing: Standing): Limit {
-  switch (trigger.kind) {
-    case 'everyHours':
-      return hoursLimit(trigger, baseline, standing);
-    case 'everyCalendar':
-      return calendarLimit(trigger, baseline, standing);
-  }
+/** The day that lies `count` days or months after `from`. */
+export function laterBy(from: CivilDate, count: number, unit: 'day' | 'month'): CivilDate {
+  return unit === 'day' ? addDays(from, count) : addMonths(from, count);
 }
+
+/** Limits that a judgement sets in place of those of the book. */
+export function extensionLimits(extension: Extension, item: ScheduleItem, standing: Standing): Limit[] {
+  const { made, untilLife, untilOn } = extension;
+  const limits: Limit[] = [];
+  if (untilLife !== null) {
+    const span = { from: made.life, at: untilLife, interval: untilLife - made.life };
+    limits.push(hoursLimit(extension, 'engine', span, item, standing));
+  }
+  if (untilOn !== null) limits.push(calendarLimit(extension, made.on, untilOn, item, standing));
+  return limits;
+}
+
+/** A point without a kind: what an interval counts from. */
+export type From = ServicePoint & { readonly kind: 'completion' | 'declared' | 'enteredService' };

@@ -1,21 +1,34 @@
-import { civilDateAt } from '../calendar/instant.js';
+import { dayNumber } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
+import { dayNumberAt } from '../calendar/zoneDay.js';
+import type { Attachment } from '../meter/attachment.js';
 import { toLife } from '../meter/segment.js';
 import type { MeterSegment } from '../meter/segment.js';
 import type { LifeReading, Reading } from '../meter/reading.js';
-import { averageUsage } from '../usage/averageUsage.js';
-import type { UsageModel } from '../usage/usageModel.js';
+import { workingStateOn } from '../season/usePlan.js';
+import type { Participation, UsePlan, WorkingState } from '../season/usePlan.js';
+import { forecastUsage } from '../usage/forecastUsage.js';
+import type { UsageModel, UsagePoint } from '../usage/usageModel.js';
 import type { EntryIntoService, ItemHistory } from './baseline.js';
-import { dueOf } from './due.js';
 import type { DueAnswer } from './due.js';
+import { dueAnswers } from './dueAnswers.js';
 import type { ScheduleItem } from './item.js';
-import { compareAnswers } from './order.js';
+import { isLaidUpOn, layUpsOf } from './layUps.js';
+import { meterStandings } from './meterStandings.js';
+import type { ScheduleContext } from './scheduleContext.js';
+import type { MeterStanding } from './standing.js';
+import type { MeterName } from './trigger.js';
+import { lifeAtDay } from '../usage/passed.js';
 
 /** All that the schedule of one machine follows from. Voided facts are left out by the caller. */
 export interface MachineFacts {
   readonly entry: EntryIntoService;
   readonly segments: readonly MeterSegment[];
   readonly readings: readonly Reading[];
+  readonly attachments: readonly Attachment[];
+  readonly participation: readonly Participation[];
+  /** since when the crew lead has it laid up, whatever its seasons say; null where they decide */
+  readonly laidUpSince: CivilDate | null;
   readonly items: readonly ScheduleItem[];
   /** by item id */
   readonly history: ReadonlyMap<string, ItemHistory>;
@@ -28,26 +41,55 @@ export interface MachineSchedule {
   readonly lastReading: LifeReading | null;
   /** in order of time */
   readonly readings: readonly LifeReading[];
+  /** the readings by day, from entering service on */
+  readonly points: readonly UsagePoint[];
+  readonly plan: UsePlan;
   readonly usage: UsageModel;
+  readonly meters: ReadonlyMap<MeterName, MeterStanding>;
+  readonly working: WorkingState;
+  readonly isLaidUp: boolean;
+  readonly hoursLast12Months: number;
   /** every item, worst first */
   readonly answers: readonly DueAnswer[];
 }
 
-const NOTHING_KNOWN: ItemHistory = { completions: [], declared: [] };
+const DAYS_OF_12_MONTHS = 365;
 
-/** The schedule of one machine on `today`, a civil date of the site in `timeZone`. */
-export function machineSchedule(facts: MachineFacts, today: CivilDate, timeZone: string): MachineSchedule {
+/** The readings as one point a day, the last of it, after the point of entering service. */
+function pointsOf(readings: readonly LifeReading[], entry: EntryIntoService, timeZone: string): UsagePoint[] {
+  const points: UsagePoint[] = [];
+  const entered = { day: dayNumber(entry.on), life: entry.life as number };
+  for (const reading of readings) {
+    const point = { day: dayNumberAt(reading.at, timeZone), life: reading.life as number };
+    if (points.at(-1)?.day === point.day) points.pop();
+    points.push(point);
+  }
+  const first = points[0];
+  return !first || (entered.day < first.day && entered.life <= first.life) ? [entered, ...points] : points;
+}
+
+/** The schedule of one machine on the day of `context`. */
+export function machineSchedule(facts: MachineFacts, context: ScheduleContext): MachineSchedule {
+  const { entry, history } = facts;
+  const { day, site } = context;
   const readings = toLife(facts.readings, facts.segments);
   const lastReading = readings.at(-1) ?? null;
-  const life = lastReading?.life ?? facts.entry.life;
-  const points = readings.map((reading) => ({ on: civilDateAt(reading.at, timeZone), life: reading.life }));
-  const entered = { on: facts.entry.on, life: facts.entry.life };
-  const startsBefore = !points[0] || (entered.on < points[0].on && entered.life <= points[0].life);
-  const usage = averageUsage(startsBefore ? [entered, ...points] : points, today);
-  const answers = facts.items
-    .map((item) =>
-      dueOf(item, facts.history.get(item.id) ?? NOTHING_KNOWN, facts.entry, { today, life, usage }),
-    )
-    .sort(compareAnswers);
-  return { life, lastReading, readings, usage, answers };
+  const life = lastReading?.life ?? entry.life;
+  const points = pointsOf(readings, entry, site.timeZone);
+  const plan = context.planOf(facts.participation);
+  const usage = forecastUsage(points, plan, day);
+  const layUps = layUpsOf(plan, facts.laidUpSince === null ? null : dayNumber(facts.laidUpSince));
+  const meters = meterStandings(facts.attachments, { life, usage }, context, plan);
+  const hoursLast12Months = Math.max(0, life - lifeAtDay(points, day - DAYS_OF_12_MONTHS));
+  const isLaidUp = isLaidUpOn(layUps, day);
+  const standing = {
+    ...{ today: day, plan, layUps, isLaidUp, hoursLast12Months },
+    ...{ seasons: site.seasons, grid: site.grid },
+    meter: (name: MeterName) => meters.get(name) ?? meters.engine,
+  };
+  return {
+    ...{ life, lastReading, readings, points, plan, usage, meters, isLaidUp, hoursLast12Months },
+    working: workingStateOn(plan, day),
+    answers: dueAnswers(facts.items, history, entry, standing),
+  };
 }

@@ -6,12 +6,18 @@ function urgency(answer: DueAnswer): number {
   return answer.deciding?.used ?? 1;
 }
 
+function compareDates(a: string | null, b: string | null): number {
+  if (a === b) return 0;
+  if (a === null || b === null) return a === null ? 1 : -1;
+  return a < b ? -1 : 1;
+}
+
 /** Worst first: by state, then the nearer date, then the interval used up further, then the name. */
 export function compareAnswers(a: DueAnswer, b: DueAnswer): number {
   return (
     compareStates(a.state, b.state) ||
     (a.state === 'overdue' ? urgency(b) - urgency(a) : 0) ||
-    (a.expectedOn ?? '9999').localeCompare(b.expectedOn ?? '9999') ||
+    compareDates(a.expectedOn, b.expectedOn) ||
     urgency(b) - urgency(a) ||
     a.item.name.localeCompare(b.item.name)
   );
@@ -35,7 +41,7 @@ export function compareMachines(
     const byWorst =
       compareStates(worstA.state, worstB.state) ||
       (worstA.state === 'overdue' ? urgency(worstB) - urgency(worstA) : 0) ||
-      (worstA.expectedOn ?? '9999').localeCompare(worstB.expectedOn ?? '9999');
+      compareDates(worstA.expectedOn, worstB.expectedOn);
     if (byWorst !== 0) return byWorst;
   } else if (worstA || worstB) {
     return worstA ? -1 : 1;

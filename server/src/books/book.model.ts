@@ -1,6 +1,16 @@
 import type { MachineClass } from '@yugator/contracts';
+import type { Action, MeterName } from '@yugator/core';
 import { BelongsTo, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
-import { Id, OptionalHours, OptionalText, OptionalWhole, Ref, Text, Whole } from '../database/columns.js';
+import {
+  Flag,
+  Id,
+  Json,
+  OptionalHours,
+  OptionalRef,
+  OptionalWhole,
+  Text,
+  Whole,
+} from '../database/columns.js';
 
 /** A maker's maintenance chart, used by many machines. */
 @Table({ tableName: 'books' })
@@ -8,27 +18,32 @@ export class Book extends Model {
   @Id declare id: string;
   @Text declare name: string;
   @Text declare machineClass: MachineClass;
+  /** the meter that the columns of its chart count */
+  @Text declare meter: MeterName;
+  @Whole declare version: number;
   @HasMany(() => Item) declare items?: Item[];
 }
 
-/** A line of a book: an action on a component. */
+/** A line of a book, or an item of a machine's own: an action on a component. */
 @Table({ tableName: 'items' })
 export class Item extends Model {
   @Id declare id: string;
-  @ForeignKey(() => Book) @Ref declare bookId: string;
+  @ForeignKey(() => Book) @OptionalRef declare bookId: string | null;
+  @OptionalRef declare machineId: string | null;
   @Text declare name: string;
+  @Text declare action: Action;
+  @Text declare component: string;
+  /** triggers as `core` has them */
+  @Json declare triggers: unknown;
+  /** ids of the items that it renews */
+  @Json declare renews: unknown;
   @Whole declare minutes: number;
   @Whole declare place: number;
+  @Text declare reference: string;
+  @Text declare note: string;
+  @OptionalHours declare windowHours: number | null;
+  @OptionalWhole declare windowDays: number | null;
+  /** no longer in its book; records still name it */
+  @Flag declare dropped: boolean;
   @BelongsTo(() => Book) declare book?: Book;
-  @HasMany(() => ItemTrigger) declare triggers?: ItemTrigger[];
-}
-
-@Table({ tableName: 'item_triggers' })
-export class ItemTrigger extends Model {
-  @Id declare id: string;
-  @ForeignKey(() => Item) @Ref declare itemId: string;
-  @Text declare kind: 'everyHours' | 'everyCalendar';
-  @OptionalHours declare everyHours: number | null;
-  @OptionalWhole declare everyCount: number | null;
-  @OptionalText declare everyUnit: 'day' | 'month' | null;
 }

@@ -1,19 +1,51 @@
-import { Controller, Get } from '@nestjs/common';
-import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { BookDto } from '@yugator/contracts';
-import { ForEveryRole } from '../session/allow.js';
-import { Book, Item, ItemTrigger } from './book.model.js';
-import { toBookDto } from './toScheduleItem.js';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { BookDto, CreateBookDto, UpdateBookDto } from '@yugator/contracts';
+import { Allow, ForEveryRole } from '../session/allow.js';
+import { Books } from './books.js';
 
 @ApiTags('books')
 @Controller('api/books')
 export class BooksController {
-  @ApiOperation({ summary: 'The service books with their items' })
+  constructor(private readonly books: Books) {}
+
+  @ApiOperation({ summary: 'The service books with their lines' })
   @ApiOkResponse({ type: [BookDto] })
   @ForEveryRole()
   @Get()
-  async list(): Promise<BookDto[]> {
-    const books = await Book.findAll({ include: { model: Item, include: [ItemTrigger] }, order: ['name'] });
-    return books.map(toBookDto);
+  list(): Promise<BookDto[]> {
+    return this.books.list();
+  }
+
+  @ApiOperation({ summary: 'One service book' })
+  @ApiOkResponse({ type: BookDto })
+  @ForEveryRole()
+  @Get(':id')
+  get(@Param('id') id: string): Promise<BookDto> {
+    return this.books.get(id);
+  }
+
+  @ApiOperation({ summary: 'Enter a service book' })
+  @ApiCreatedResponse({ type: BookDto })
+  @Allow('crewLead')
+  @Post()
+  create(@Body() body: CreateBookDto): Promise<BookDto> {
+    return this.books.create(body);
+  }
+
+  @ApiOperation({ summary: 'Write a service book anew' })
+  @ApiOkResponse({ type: BookDto })
+  @Allow('crewLead')
+  @Put(':id')
+  update(@Param('id') id: string, @Body() body: UpdateBookDto): Promise<BookDto> {
+    return this.books.update(id, body);
+  }
+
+  @ApiOperation({ summary: 'Remove a service book that no machine follows' })
+  @Allow('crewLead')
+  @HttpCode(204)
+  @Delete(':id')
+  remove(@Param('id') id: string): Promise<void> {
+    return this.books.remove(id);
   }
 }

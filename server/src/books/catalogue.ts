@@ -1,23 +1,21 @@
-import type { MachineClass } from '@yugator/contracts';
-import type { Trigger } from '@yugator/core';
+import type { BookFieldsDto, BookItemFieldsDto, MachineClass } from '@yugator/contracts';
+import type { Action, MeterName, Trigger } from '@yugator/core';
 
-/** A line of a shipped book. */
-export interface CatalogueItem {
-  readonly name: string;
-  /** hands-on minutes, common practice */
-  readonly minutes: number;
-  readonly triggers: readonly Trigger[];
-}
-
-/** A book of an invented maker, with the figures that books for such machines print (common practice). */
-export interface CatalogueBook {
-  readonly name: string;
-  readonly machineClass: MachineClass;
-  readonly items: readonly CatalogueItem[];
-}
+/**
+ * Books of invented makers, with the figures that books for such machines print (common practice). A machine's own book always
+ * wins: these are data to begin with, not rules of the program.
+ */
 
 function hours(every: number): Trigger {
-  return { kind: 'everyHours', hours: every };
+  return { kind: 'everyHours', hours: every, meter: 'engine', grid: null };
+}
+
+function loaderHours(every: number): Trigger {
+  return { kind: 'everyHours', hours: every, meter: 'loader', grid: null };
+}
+
+function first(at: number, meter: MeterName = 'engine'): Trigger {
+  return { kind: 'firstHours', hours: at, meter };
 }
 
 function months(count: number): Trigger {
@@ -28,84 +26,181 @@ function days(count: number): Trigger {
   return { kind: 'everyCalendar', count, unit: 'day' };
 }
 
-function item(name: string, minutes: number, ...triggers: Trigger[]): CatalogueItem {
-  return { name, minutes, triggers };
+/** Before the mowing begins: on its first day, or so many days ahead. */
+function beforeMowing(daysAhead: number): Trigger {
+  return { kind: 'seasonEdge', season: 'Mowing', edge: 'first', offsetDays: -daysAhead };
 }
 
-export const CATALOGUE: readonly CatalogueBook[] = [
-  {
-    name: 'Quillon riding mower, V-twin',
-    machineClass: 'ridingMower',
-    items: [
-      item('Engine oil and filter', 30, hours(50), months(12)),
-      item('Grease axle pivot, spindles and wheels', 12, hours(25)),
-      item('Deck: clean, grease spindles', 20, hours(25)),
-      item('Blades: sharpen and balance', 25, hours(25)),
-      item('Air pre-filter: wash', 8, hours(25)),
-      item('Air filter: replace', 5, hours(100), months(12)),
-      item('Fuel filter: replace', 10, months(12)),
-      item('Spark plugs: replace', 15, hours(100), months(12)),
-      item('Belts, battery and cooling fins: look over', 15, hours(50)),
-      item('Deck: level', 20, months(12)),
+function inStorage(every: number): Trigger {
+  return { kind: 'storage', days: every };
+}
+
+type Extra = Partial<Pick<BookItemFieldsDto, 'reference' | 'note' | 'renews'>>;
+
+function line(
+  name: string,
+  action: Action,
+  component: string,
+  minutes: number,
+  triggers: Trigger[],
+  extra: Extra = {},
+): BookItemFieldsDto {
+  return {
+    ...{ name, action, component, minutes, triggers },
+    ...{ renews: [], reference: '', note: '', windowHours: null, windowDays: null },
+    ...extra,
+  };
+}
+
+function book(
+  name: string,
+  machineClass: MachineClass,
+  items: BookItemFieldsDto[],
+  meter: MeterName = 'engine',
+): BookFieldsDto {
+  return { name, machineClass, meter, items };
+}
+
+const BATTERY_IN_STORAGE = line('Battery: charge in storage', 'charge', 'battery', 10, [inStorage(30)], {
+  note: 'Indoors, at 2 A or less. A flat battery freezes.',
+});
+
+function utilityVehicle(
+  name: string,
+  oilHours: number,
+  filterHours: number,
+  fuelLines: BookItemFieldsDto[],
+): BookFieldsDto {
+  return book(name, 'utilityVehicle', [
+    line('Engine oil and filter', 'replace', 'engine oil', 30, [first(50), hours(oilHours), months(12)], {
+      reference: 'Operator book, p. 40',
+    }),
+    line('Transaxle and front differential oil', 'replace', 'transaxle oil', 45, [first(50), hours(400)], {
+      reference: 'Operator book, p. 42',
+    }),
+    line('Grease axles and steering', 'grease', 'axles and steering', 15, [hours(25)], {
+      note: 'The fittings turn with the axle: roll the vehicle to reach them.',
+    }),
+    line('Wheel nuts and tyre pressures', 'inspect', 'wheels', 10, [hours(50)]),
+    ...fuelLines,
+    line('Hydraulic filters, both', 'replace', 'hydraulic filters', 35, [hours(200)], {
+      note: 'Two filters of different size. Bed down and locked before reading the level.',
+    }),
+    line('Air filter: replace', 'replace', 'air filter', 5, [hours(filterHours), months(12)]),
+    line('Air filter: look at', 'inspect', 'air filter', 5, [hours(25)]),
+    line('Brakes and bed hinge: lubricate', 'grease', 'brakes and bed hinge', 20, [months(12)]),
+    line('Coolant level and radiator screen', 'inspect', 'cooling', 5, [days(7)]),
+  ]);
+}
+
+export const CATALOGUE: readonly BookFieldsDto[] = [
+  book('Quillon riding mower, V-twin', 'ridingMower', [
+    line('Engine oil and filter', 'replace', 'engine oil', 30, [first(8), hours(50), months(12)], {
+      reference: 'Engine book, p. 31',
+    }),
+    line('Grease axle pivot, spindles and wheels', 'grease', 'axle and wheels', 12, [first(8), hours(25)], {
+      reference: 'Mower book, p. 22',
+    }),
+    line('Deck: clean, grease spindles', 'grease', 'deck spindles', 20, [hours(25)]),
+    line('Blades: sharpen and balance', 'sharpen', 'blades', 25, [hours(25)]),
+    line('Air pre-filter: wash', 'clean', 'air pre-filter', 8, [hours(25)]),
+    line('Air filter: look at', 'inspect', 'air filter', 5, [hours(25)]),
+    line('Air filter: replace', 'replace', 'air filter', 5, [hours(100), months(12)], {
+      note: 'The engine book says sooner in dust: halve it for the ball fields.',
+    }),
+    line('Fuel filter: replace', 'replace', 'fuel filter', 10, [months(12)]),
+    line('Spark plugs: replace', 'replace', 'spark plugs', 15, [hours(100), months(12)]),
+    line('Belts, battery and cooling fins: look over', 'inspect', 'belts, battery and fins', 15, [hours(50)]),
+    line('Deck: level', 'adjust', 'deck', 20, [beforeMowing(0)]),
+    line('Valve clearance', 'adjust', 'valves', 60, [hours(200)], {
+      note: 'Work for a licensed technician.',
+    }),
+    BATTERY_IN_STORAGE,
+  ]),
+  book('Hobbin riding mower, single cylinder', 'ridingMower', [
+    line('Engine oil', 'replace', 'engine oil', 20, [first(5), hours(50), months(12)], {
+      reference: 'Engine book, p. 18',
+    }),
+    line(
+      'Oil filter',
+      'replace',
+      'oil filter',
+      5,
+      [{ kind: 'everyNth', n: 2, itemId: 'Engine oil', everyTimeAboveHours: 100 }],
+      {
+        note: 'Every second oil change; every time where it runs more than 100 h a year.',
+      },
+    ),
+    line('Grease spindles and wheels', 'grease', 'spindles and wheels', 10, [hours(25)]),
+    line('Deck: clean', 'clean', 'deck', 15, [hours(25)]),
+    line('Blades: sharpen and balance', 'sharpen', 'blades', 20, [hours(25)]),
+    line('Air filter: clean', 'clean', 'air filter', 8, [hours(25)]),
+    line('Air filter: replace', 'replace', 'air filter', 5, [hours(100), months(12)]),
+    line('Spark plug: replace', 'replace', 'spark plugs', 10, [hours(200), months(12)]),
+    line('Deck: level', 'adjust', 'deck', 20, [beforeMowing(0)]),
+    BATTERY_IN_STORAGE,
+  ]),
+  book('Verrick zero-turn, V-twin', 'zeroTurn', [
+    line('Engine oil and filter', 'replace', 'engine oil', 30, [first(5), hours(50), months(12)], {
+      reference: 'Engine book, p. 27',
+    }),
+    line('Grease all points', 'grease', 'grease points', 12, [hours(10)]),
+    line('Blades: sharpen and balance', 'sharpen', 'blades', 25, [hours(25)]),
+    line('Air pre-filter: wash', 'clean', 'air pre-filter', 8, [hours(25)]),
+    line('Air filter: replace', 'replace', 'air filter', 5, [hours(100), months(12)]),
+    line('Fuel filter: replace', 'replace', 'fuel filter', 10, [months(12)]),
+    line('Spark plugs: replace', 'replace', 'spark plugs', 15, [hours(100), months(12)]),
+    line('Hydro oil and filters', 'replace', 'hydro oil', 50, [first(75), hours(400)], {
+      reference: 'Mower book, p. 36',
+    }),
+    line('Tyre pressures, rear pair', 'inspect', 'rear tyres', 5, [days(7)], {
+      note: 'Both alike, or the cut is not level.',
+    }),
+    line('Battery and terminals', 'clean', 'battery terminals', 10, [beforeMowing(14)]),
+    BATTERY_IN_STORAGE,
+  ]),
+  book('Dunmallet compact tractor, diesel', 'compactTractor', [
+    line('Engine oil and filter', 'replace', 'engine oil', 45, [first(50), hours(200), months(12)], {
+      reference: 'Tractor book, p. 51',
+    }),
+    line('Transmission filter', 'replace', 'transmission filter', 20, [first(50)]),
+    line('Grease points, wheel bolts, safety-start switches', 'grease', 'tractor grease points', 30, [
+      hours(50),
+    ]),
+    line('Air element: clean', 'clean', 'primary air element', 10, [hours(100)], {
+      note: 'The book also says "replace every 1,000 h or yearly cleaning, whichever first": the shop replaces yearly.',
+    }),
+    line('Fuel filter: clean, bleed', 'clean', 'fuel filter', 15, [hours(100)]),
+    line('Fan belt, brake free play, battery', 'inspect', 'belt, brakes and battery', 20, [hours(100)]),
+    line('Transmission oil, strainer and filter', 'replace', 'transmission oil', 75, [hours(400)], {
+      renews: ['Transmission filter'],
+      reference: 'Tractor book, p. 58',
+    }),
+    line('Front axle oil', 'replace', 'front axle oil', 30, [hours(400)]),
+    line('Primary air element: replace', 'replace', 'primary air element', 5, [hours(1000), months(12)]),
+    line('Radiator hoses and clamps: look over', 'inspect', 'radiator hoses', 15, [months(12)]),
+    line('Air cleaner dust valve: squeeze out', 'clean', 'dust valve', 2, [days(7)]),
+    line('Coolant: change', 'replace', 'coolant', 40, [months(24)]),
+    line('Radiator hoses: replace', 'replace', 'radiator hoses', 60, [months(48)]),
+  ]),
+  book(
+    'Dunmallet front loader',
+    'compactTractor',
+    [
+      line('Loader: grease', 'grease', 'loader pins', 12, [loaderHours(10)], {
+        reference: 'Loader book, p. 9',
+      }),
+      line('Loader bolts: to torque', 'tighten', 'loader bolts', 20, [first(5, 'loader'), loaderHours(50)], {
+        note: 'Front and rear differ; count how many were loose.',
+      }),
+      line('Loader hoses and cylinders: look over', 'inspect', 'loader hydraulics', 10, [loaderHours(50)]),
     ],
-  },
-  {
-    name: 'Verrick zero-turn, V-twin',
-    machineClass: 'zeroTurn',
-    items: [
-      item('Engine oil and filter', 30, hours(50), months(12)),
-      item('Grease all points', 12, hours(10)),
-      item('Blades: sharpen and balance', 25, hours(25)),
-      item('Air pre-filter: wash', 8, hours(25)),
-      item('Air filter: replace', 5, hours(100), months(12)),
-      item('Fuel filter: replace', 10, months(12)),
-      item('Spark plugs: replace', 15, hours(100), months(12)),
-      item('Hydro oil and filters', 50, hours(400)),
-      item('Tyre pressures, rear pair', 5, days(7)),
-      item('Battery and terminals', 10, months(12)),
-    ],
-  },
-  {
-    name: 'Dunmallet compact tractor, diesel',
-    machineClass: 'compactTractor',
-    items: [
-      item('Engine oil and filter', 45, hours(200), months(12)),
-      item('Grease points, wheel bolts, safety-start switches', 30, hours(50)),
-      item('Air element: clean', 10, hours(100)),
-      item('Fuel filter: clean, bleed', 15, hours(100)),
-      item('Fan belt, brake free play, battery', 20, hours(100)),
-      item('Transmission oil, strainer and filter', 75, hours(400)),
-      item('Front axle oil', 30, hours(400)),
-      item('Primary air element: replace', 5, hours(1000), months(12)),
-      item('Radiator hoses and clamps: look over', 15, months(12)),
-      item('Air cleaner dust valve: squeeze out', 2, days(7)),
-      item('Coolant: change', 40, months(24)),
-    ],
-  },
-  {
-    name: 'Hobbin utility vehicle, gasoline',
-    machineClass: 'utilityVehicle',
-    items: [
-      item('Engine oil and filter', 30, hours(100), months(12)),
-      item('Grease axles and steering', 15, hours(25)),
-      item('Wheel nuts and tyre pressures', 10, hours(50)),
-      item('Spark plug: look at, set gap', 10, hours(100)),
-      item('Hydraulic filters, both', 35, hours(200)),
-      item('Air filter: replace', 5, hours(100), months(12)),
-      item('Brakes and bed hinge: lubricate', 20, months(12)),
-    ],
-  },
-  {
-    name: 'Hobbin utility vehicle, diesel',
-    machineClass: 'utilityVehicle',
-    items: [
-      item('Engine oil and filter', 35, hours(150), months(12)),
-      item('Grease axles and steering', 15, hours(25)),
-      item('Wheel nuts and tyre pressures', 10, hours(50)),
-      item('Fuel filter: replace, bleed', 20, hours(200), months(12)),
-      item('Hydraulic filters, both', 35, hours(200)),
-      item('Air filter: replace', 5, hours(200), months(12)),
-      item('Brakes and bed hinge: lubricate', 20, months(12)),
-    ],
-  },
+    'loader',
+  ),
+  utilityVehicle('Hobbin utility vehicle, gasoline', 100, 100, [
+    line('Spark plug: look at, set gap', 'inspect', 'spark plugs', 10, [hours(100)]),
+  ]),
+  utilityVehicle('Hobbin utility vehicle, diesel', 150, 200, [
+    line('Fuel filter: replace, bleed', 'replace', 'fuel filter', 20, [hours(200), months(12)]),
+  ]),
 ];

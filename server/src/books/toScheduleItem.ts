@@ -1,39 +1,64 @@
-import type { BookDto, BookTriggerDto } from '@yugator/contracts';
+import type { BookDto, BookItemDto } from '@yugator/contracts';
+import { parseTrigger } from '@yugator/core';
 import type { ScheduleItem, Trigger } from '@yugator/core';
-import type { Book, Item, ItemTrigger } from './book.model.js';
+import { jsonValue } from '../database/columns.js';
+import type { Book, Item } from './book.model.js';
 
-function toTrigger(row: ItemTrigger): Trigger {
-  if (row.kind === 'everyHours' && row.everyHours !== null)
-    return { kind: 'everyHours', hours: row.everyHours };
-  if (row.kind === 'everyCalendar' && row.everyCount !== null && row.everyUnit !== null) {
-    return { kind: 'everyCalendar', count: row.everyCount, unit: row.everyUnit };
-  }
-  throw new Error(`Trigger ${row.id} of item ${row.itemId} is incomplete.`);
+/** Triggers as they are stored. Throws where the table holds something else. */
+export function storedTriggers(value: unknown): Trigger[] {
+  const list = jsonValue(value);
+  if (!Array.isArray(list)) throw new Error('A stored list of triggers is not a list.');
+  return list.map((each) => {
+    const parsed = parseTrigger(each);
+    if ('fault' in parsed) throw new Error(`A stored trigger is wrong: ${parsed.fault}.`);
+    return parsed.trigger;
+  });
+}
+
+function storedIds(value: unknown): string[] {
+  const list = jsonValue(value);
+  return Array.isArray(list) ? list.map(String) : [];
 }
 
 /** A stored line of a book as the schedule reckons with it. */
 export function toScheduleItem(item: Item): ScheduleItem {
-  return { id: item.id, name: item.name, triggers: (item.triggers ?? []).map(toTrigger) };
-}
-
-function toTriggerDto(trigger: Trigger): BookTriggerDto {
-  return trigger.kind === 'everyHours'
-    ? { kind: trigger.kind, every: trigger.hours, unit: 'hour' }
-    : { kind: trigger.kind, every: trigger.count, unit: trigger.unit };
-}
-
-export function toBookDto(book: Book): BookDto {
   return {
-    id: book.id,
-    name: book.name,
-    machineClass: book.machineClass,
-    items: (book.items ?? [])
-      .toSorted((a, b) => a.place - b.place)
-      .map((item) => ({
-        id: item.id,
-        name: item.name,
-        minutes: item.minutes,
-        triggers: toScheduleItem(item).triggers.map(toTriggerDto),
-      })),
+    id: item.id,
+    name: item.name,
+    action: item.action,
+    component: item.component,
+    triggers: storedTriggers(item.triggers),
+    renews: storedIds(item.renews),
+    dutyFactor: 1,
+    window: { hours: item.windowHours, days: item.windowDays },
+  };
+}
+
+/** A line as it crosses the wire: other lines of the book are named, not referred to by id. */
+function toItemDto(item: Item, nameOf: (id: string) => string): BookItemDto {
+  const { id, name, action, component, minutes, reference, note, windowHours, windowDays } = item;
+  return {
+    ...{ id, name, action, component, minutes, reference, note, windowHours, windowDays },
+    triggers: storedTriggers(item.triggers).map((trigger) =>
+      trigger.kind === 'everyNth' ? { ...trigger, itemId: nameOf(trigger.itemId) } : trigger,
+    ),
+    renews: storedIds(item.renews).map(nameOf),
+  };
+}
+
+/** The lines of a book that are still in it, in their order. */
+export function linesOf(book: Book): Item[] {
+  return (book.items ?? []).filter(({ dropped }) => !dropped).sort((a, b) => a.place - b.place);
+}
+
+/** A book as it crosses the wire, with the tags of the machines that follow it. */
+export function toBookDto(book: Book, machines: readonly string[]): BookDto {
+  const items = linesOf(book);
+  const names = new Map(items.map(({ id, name }) => [id, name]));
+  const { id, name, machineClass, meter, version } = book;
+  return {
+    ...{ id, name, machineClass, meter, version },
+    machines: [...machines],
+    items: items.map((item) => toItemDto(item, (other) => names.get(other) ?? '')),
   };
 }

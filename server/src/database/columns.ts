@@ -22,3 +22,11 @@ export const OptionalText = Column(DataType.STRING);
 export const Whole = Column({ type: DataType.INTEGER, allowNull: false });
 export const OptionalWhole = Column(DataType.INTEGER);
 export const Flag = Column({ type: DataType.BOOLEAN, allowNull: false });
+/** A value that is stored whole, as JSON. */
+export const Json = Column({ type: DataType.JSON, allowNull: false });
+export const OptionalJson = Column(DataType.JSON);
+
+/** What stands in a JSON column, whether the driver has read it already or not. */
+export function jsonValue(value: unknown): unknown {
+  return typeof value === 'string' ? JSON.parse(value) : value;
+}

@@ -1,6 +1,8 @@
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import { testDatabase } from '../testing/testDatabase.js';
+import { Item } from '../books/book.model.js';
+import { storedTriggers } from '../books/toScheduleItem.js';
 import { MODELS } from './models.js';
 import { migrator } from './migrator.js';
 
@@ -72,7 +74,36 @@ describe('the migrations', () => {
   it('can be begun again after an interruption', async () => {
     const { sequelize } = database;
     await sequelize.query('DELETE FROM migrations');
-    await expect(migrator(sequelize).up()).resolves.toHaveLength(3);
+    await expect(migrator(sequelize).up()).resolves.toHaveLength(4);
+  });
+
+  it('take the triggers of older books over into their items, and back', async () => {
+    const { sequelize } = database;
+    const run = (sql: string) => sequelize.query(sql);
+    await migrator(sequelize).down({ to: '0004-schedule' });
+    await run("INSERT INTO books (id, name, machine_class) VALUES ('b', 'Old book', 'zeroTurn')");
+    await run("INSERT INTO items (id, book_id, name, minutes, place) VALUES ('i', 'b', 'Engine oil', 30, 0)");
+    await run(`INSERT INTO item_triggers (id, item_id, kind, every_hours, every_count, every_unit) VALUES
+      ('t', 'i', 'everyHours', 50, NULL, NULL), ('u', 'i', 'everyCalendar', NULL, 12, 'month')`);
+    await migrator(sequelize).up();
+    const item = await Item.findByPk('i');
+    expect(storedTriggers(item?.triggers)).toEqual(
+      expect.arrayContaining([
+        { kind: 'everyHours', hours: 50, meter: 'engine', grid: null },
+        { kind: 'everyCalendar', count: 12, unit: 'month' },
+      ]),
+    );
+    expect(item?.component).toBe('engine oil');
+    await migrator(sequelize).down({ to: '0004-schedule' });
+    const old = await sequelize.query('SELECT kind, every_count FROM item_triggers ORDER BY kind', {
+      type: QueryTypes.SELECT,
+    });
+    expect(old).toEqual([
+      { kind: 'everyCalendar', every_count: 12 },
+      { kind: 'everyHours', every_count: null },
+    ]);
+    for (const table of ['item_triggers', 'items', 'books']) await run(`DELETE FROM ${table}`);
+    await migrator(sequelize).up();
   });
 
   it('leave a schema that every model reads', async () => {

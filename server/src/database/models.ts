@@ -1,9 +1,17 @@
-import { Book, Item, ItemTrigger } from '../books/book.model.js';
+import { Book, Item } from '../books/book.model.js';
 import { Job, JobItem } from '../job/job.model.js';
-import { Machine, MachineBook } from '../machine/machine.model.js';
+import {
+  AttachmentRow,
+  Machine,
+  MachineBook,
+  MachineSeason,
+  StatusChange,
+} from '../machine/machine.model.js';
 import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
 import { Person } from '../people/person.model.js';
 import { Declaration } from '../schedule/declaration.model.js';
+import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
+import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
 import { Session } from '../session/session.model.js';
 import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
 import { Site } from '../site/site.model.js';
@@ -12,20 +20,25 @@ import { IdempotentRequest } from './idempotentRequest.model.js';
 /** Every table that the program reads or writes. */
 export const MODELS = [
   Article,
+  AttachmentRow,
   Book,
   Declaration,
   IdempotentRequest,
   Item,
   ItemArticleRow,
-  ItemTrigger,
+  ItemOverrideRow,
   Job,
   JobItem,
   Machine,
   MachineBook,
+  MachineSeason,
   MeterSegmentRow,
   Movement,
   Person,
   ReadingRow,
+  SeasonRow,
+  SeasonYearRow,
   Session,
   Site,
+  StatusChange,
 ] as const;

@@ -4,8 +4,8 @@ import { v7 as uuid } from 'uuid';
 import type { Book } from '../books/book.model.js';
 import { Job, JobItem } from '../job/job.model.js';
 import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
-import { ARTICLES } from './larkmere.js';
-import type { DemoArticle } from './larkmere.js';
+import { ARTICLES } from './articles.js';
+import type { DemoArticle } from './articles.js';
 import type { DemoJob } from './machineHistory.js';
 
 interface MachineJob extends DemoJob {

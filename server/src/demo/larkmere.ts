@@ -1,9 +1,20 @@
-import type { ArticleKind, ArticleUnit, Fuel, MachineClass } from '@yugator/contracts';
+import type { Fuel, MachineClass } from '@yugator/contracts';
 
 /** The invented crew of Larkmere Parks: who works there, with what, and what stands on the shelf. */
 
 export const TIME_ZONE = 'Europe/London';
 export const CURRENCY = 'GBP';
+
+/** The seasons of the crew; winter work crosses New Year. */
+export const SEASON_KEYS = ['mowing', 'leaves', 'winter'] as const;
+export const SEASON_DAYS = {
+  mowing: { name: 'Mowing', first: '04-06', last: '10-24' },
+  leaves: { name: 'Leaf fall', first: '10-25', last: '12-05' },
+  winter: { name: 'Winter work', first: '12-06', last: '04-05' },
+} as const;
+
+/** A loader works a fifth of the time that its tractor runs. */
+export const LOADER_SHARE = 0.2;
 
 /** Hours a week in the mowing season, in leaf fall and in winter. */
 export interface Pattern {
@@ -19,7 +30,8 @@ export interface DemoMachine {
   readonly make: string;
   readonly model: string;
   readonly fuel: Fuel;
-  readonly book: string;
+  readonly books: readonly string[];
+  readonly hasLoader: boolean;
   readonly shed: 'North shed' | 'Nursery yard';
   /** years before today that it came into service */
   readonly yearsAgo: number;
@@ -30,14 +42,16 @@ export interface DemoMachine {
   readonly story?: 'neglected' | 'noRecord' | 'unread' | 'meterReplaced' | 'slip';
 }
 
-const QUILLON = 'Quillon riding mower, V-twin';
-const VERRICK = 'Verrick zero-turn, V-twin';
-const DUNMALLET = 'Dunmallet compact tractor, diesel';
-const HOBBIN_GAS = 'Hobbin utility vehicle, gasoline';
-const HOBBIN_DIESEL = 'Hobbin utility vehicle, diesel';
+export const QUILLON = 'Quillon riding mower, V-twin';
+export const HOBBIN_RIDER = 'Hobbin riding mower, single cylinder';
+export const VERRICK = 'Verrick zero-turn, V-twin';
+export const DUNMALLET = 'Dunmallet compact tractor, diesel';
+const LOADER = 'Dunmallet front loader';
+export const HOBBIN_GAS = 'Hobbin utility vehicle, gasoline';
+export const HOBBIN_DIESEL = 'Hobbin utility vehicle, diesel';
 
-const MOWER: Pattern = { mowing: 6, leaves: 3.5, winter: 0.3 };
-const BUSY_MOWER: Pattern = { mowing: 9, leaves: 5, winter: 0.4 };
+const MOWER: Pattern = { mowing: 6, leaves: 3.5, winter: 0 };
+const BUSY_MOWER: Pattern = { mowing: 9, leaves: 0, winter: 0 };
 const TRACTOR: Pattern = { mowing: 6, leaves: 10, winter: 7 };
 const CART: Pattern = { mowing: 7, leaves: 8, winter: 4.5 };
 
@@ -52,7 +66,7 @@ type Short = [
 ];
 
 function riders(...rows: Short[]): DemoMachine[] {
-  return rows.map((row) => machine(row, 'ridingMower', 'Quillon', 'R46', 'gasoline', QUILLON));
+  return rows.map((row) => machine(row, 'ridingMower', 'Quillon', 'R46', 'gasoline', [QUILLON]));
 }
 
 function machine(
@@ -61,7 +75,7 @@ function machine(
   make: string,
   model: string,
   fuel: Fuel,
-  book: string,
+  books: readonly string[],
 ): DemoMachine {
   return {
     tag,
@@ -70,7 +84,8 @@ function machine(
     make,
     model,
     fuel,
-    book,
+    books,
+    hasLoader: books.includes(LOADER),
     shed,
     yearsAgo,
     startHours,
@@ -84,10 +99,14 @@ export const MACHINES: readonly DemoMachine[] = [
     ['R-03', 'Ball-field mower', 'North shed', 5, 0, BUSY_MOWER, 'neglected'],
     ['R-04', 'Orchard mower', 'North shed', 4, 0, MOWER],
     ['R-06', 'School lawn mower', 'North shed', 3, 0, MOWER],
-    ['R-08', 'Trim mower', 'Nursery yard', 2.4, 0, MOWER],
-    ['R-09', 'Allotment mower', 'Nursery yard', 1.6, 164, MOWER, 'noRecord'],
     ['R-11', 'Churchyard mower', 'Nursery yard', 6, 0, MOWER, 'meterReplaced'],
   ),
+  ...(
+    [
+      ['R-08', 'Trim mower', 'Nursery yard', 2.4, 0, MOWER],
+      ['R-09', 'Allotment mower', 'Nursery yard', 1.6, 164, MOWER, 'noRecord'],
+    ] satisfies Short[]
+  ).map((row: Short) => machine(row, 'ridingMower', 'Hobbin', 'L30', 'gasoline', [HOBBIN_RIDER])),
   ...(
     [
       ['M-01', 'Common zero-turn', 'North shed', 4.5, 0, BUSY_MOWER],
@@ -98,7 +117,7 @@ export const MACHINES: readonly DemoMachine[] = [
       ['M-09', 'Burial-ground zero-turn', 'Nursery yard', 0.7, 88, MOWER, 'noRecord'],
       ['M-10', 'Terrace mower', 'Nursery yard', 2.6, 0, MOWER],
     ] satisfies Short[]
-  ).map((row: Short) => machine(row, 'zeroTurn', 'Verrick', 'Z52', 'gasoline', VERRICK)),
+  ).map((row: Short) => machine(row, 'zeroTurn', 'Verrick', 'Z52', 'gasoline', [VERRICK])),
   ...(
     [
       ['T-01', 'Old diesel', 'North shed', 9, 1240, TRACTOR],
@@ -107,7 +126,16 @@ export const MACHINES: readonly DemoMachine[] = [
       ['T-04', 'Nursery tractor', 'Nursery yard', 3.1, 310, TRACTOR],
       ['T-05', 'Gritting tractor', 'Nursery yard', 5, 0, TRACTOR, 'neglected'],
     ] satisfies Short[]
-  ).map((row: Short) => machine(row, 'compactTractor', 'Dunmallet', 'D28', 'diesel', DUNMALLET)),
+  ).map((row: Short) =>
+    machine(
+      row,
+      'compactTractor',
+      'Dunmallet',
+      'D28',
+      'diesel',
+      row[0] === 'T-02' || row[0] === 'T-04' ? [DUNMALLET, LOADER] : [DUNMALLET],
+    ),
+  ),
   ...(
     [
       ['U-01', 'Litter run', 'North shed', 5, 0, CART],
@@ -115,181 +143,11 @@ export const MACHINES: readonly DemoMachine[] = [
       ['U-05', 'Nursery cart', 'Nursery yard', 2.2, 0, CART, 'neglected'],
       ['U-06', 'Watering cart', 'Nursery yard', 4, 0, CART, 'unread'],
     ] satisfies Short[]
-  ).map((row: Short) => machine(row, 'utilityVehicle', 'Hobbin', 'H400', 'gasoline', HOBBIN_GAS)),
+  ).map((row: Short) => machine(row, 'utilityVehicle', 'Hobbin', 'H400', 'gasoline', [HOBBIN_GAS])),
   ...(
     [
       ['U-03', 'Workshop cart', 'North shed', 4.1, 0, CART],
       ['U-04', 'Tree crew cart', 'North shed', 3.6, 205, CART],
     ] satisfies Short[]
-  ).map((row: Short) => machine(row, 'utilityVehicle', 'Hobbin', 'H500D', 'diesel', HOBBIN_DIESEL)),
-];
-
-export interface DemoArticle {
-  readonly name: string;
-  readonly kind: ArticleKind;
-  readonly unit: ArticleUnit;
-  readonly leastOnHand: number;
-  /** how much comes in at once */
-  readonly lot: number;
-  readonly priceMinor: number;
-  /** what takes it: book, item, how much */
-  readonly needs: readonly (readonly [book: string, item: string, quantity: number])[];
-}
-
-const OIL = 'Engine oil and filter';
-
-export const ARTICLES: readonly DemoArticle[] = [
-  {
-    name: 'Oil change kit, V-twin',
-    kind: 'kit',
-    unit: 'piece',
-    leastOnHand: 3,
-    lot: 6,
-    priceMinor: 2890,
-    needs: [
-      [QUILLON, OIL, 1],
-      [VERRICK, OIL, 1],
-    ],
-  },
-  {
-    name: 'Air filter, V-twin',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 3,
-    lot: 8,
-    priceMinor: 1150,
-    needs: [
-      [QUILLON, 'Air filter: replace', 1],
-      [VERRICK, 'Air filter: replace', 1],
-    ],
-  },
-  {
-    name: 'Fuel filter, in-line',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 4,
-    lot: 10,
-    priceMinor: 420,
-    needs: [
-      [QUILLON, 'Fuel filter: replace', 1],
-      [VERRICK, 'Fuel filter: replace', 1],
-    ],
-  },
-  {
-    name: 'Spark plug, 5/8 in',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 6,
-    lot: 20,
-    priceMinor: 380,
-    needs: [
-      [QUILLON, 'Spark plugs: replace', 2],
-      [VERRICK, 'Spark plugs: replace', 2],
-    ],
-  },
-  {
-    name: 'Grease cartridge, NLGI 2, 400 g',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 4,
-    lot: 10,
-    priceMinor: 490,
-    needs: [],
-  },
-  {
-    name: '10W-30 engine oil',
-    kind: 'fluid',
-    unit: 'litre',
-    leastOnHand: 5,
-    lot: 20,
-    priceMinor: 640,
-    needs: [[HOBBIN_GAS, OIL, 1.9]],
-  },
-  {
-    name: '15W-40 diesel engine oil',
-    kind: 'fluid',
-    unit: 'litre',
-    leastOnHand: 8,
-    lot: 20,
-    priceMinor: 590,
-    needs: [
-      [DUNMALLET, OIL, 3.7],
-      [HOBBIN_DIESEL, OIL, 2.8],
-    ],
-  },
-  {
-    name: 'Oil filter, tractor',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 2,
-    lot: 4,
-    priceMinor: 1340,
-    needs: [[DUNMALLET, OIL, 1]],
-  },
-  {
-    name: 'Oil filter, utility vehicle',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 2,
-    lot: 6,
-    priceMinor: 980,
-    needs: [
-      [HOBBIN_GAS, OIL, 1],
-      [HOBBIN_DIESEL, OIL, 1],
-    ],
-  },
-  {
-    name: 'Transmission and hydraulic oil',
-    kind: 'fluid',
-    unit: 'litre',
-    leastOnHand: 20,
-    lot: 60,
-    priceMinor: 710,
-    needs: [
-      [DUNMALLET, 'Transmission oil, strainer and filter', 18],
-      [VERRICK, 'Hydro oil and filters', 4.2],
-    ],
-  },
-  {
-    name: 'Hydraulic filter pair, utility vehicle',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 1,
-    lot: 2,
-    priceMinor: 4600,
-    needs: [
-      [HOBBIN_GAS, 'Hydraulic filters, both', 1],
-      [HOBBIN_DIESEL, 'Hydraulic filters, both', 1],
-    ],
-  },
-  {
-    name: 'Air filter, utility vehicle',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 2,
-    lot: 4,
-    priceMinor: 1680,
-    needs: [
-      [HOBBIN_GAS, 'Air filter: replace', 1],
-      [HOBBIN_DIESEL, 'Air filter: replace', 1],
-    ],
-  },
-  {
-    name: 'Primary air element, tractor',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 1,
-    lot: 3,
-    priceMinor: 3250,
-    needs: [[DUNMALLET, 'Primary air element: replace', 1]],
-  },
-  {
-    name: 'Coolant, ready mixed',
-    kind: 'fluid',
-    unit: 'litre',
-    leastOnHand: 5,
-    lot: 10,
-    priceMinor: 450,
-    needs: [[DUNMALLET, 'Coolant: change', 5]],
-  },
+  ).map((row: Short) => machine(row, 'utilityVehicle', 'Hobbin', 'H500D', 'diesel', [HOBBIN_DIESEL])),
 ];

@@ -1,23 +1,25 @@
-import { civilDateAt } from '@yugator/core';
-import type { CivilDate, Instant } from '@yugator/core';
+import { civilDateAt, scheduleContext, seasonYear } from '@yugator/core';
+import type { CivilDate, Instant, ScheduleContext, Season } from '@yugator/core';
 import type { Role } from '@yugator/contracts';
 import type { Sequelize } from 'sequelize-typescript';
 import { v7 as uuid } from 'uuid';
-import { Book, Item, ItemTrigger } from '../books/book.model.js';
+import { Book, Item } from '../books/book.model.js';
 import { BookCatalogue } from '../books/bookCatalogue.js';
-import { toScheduleItem } from '../books/toScheduleItem.js';
-import { Machine, MachineBook } from '../machine/machine.model.js';
+import { linesOf, toScheduleItem } from '../books/toScheduleItem.js';
+import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
 import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
 import { Person } from '../people/person.model.js';
 import { Declaration } from '../schedule/declaration.model.js';
+import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
 import { hashPassword } from '../session/password.js';
-import { Site } from '../site/site.model.js';
+import { Site, SITE_DEFAULTS } from '../site/site.model.js';
 import { DemoJobs } from './demoJobs.js';
-import { CURRENCY, MACHINES, TIME_ZONE } from './larkmere.js';
+import { CURRENCY, MACHINES, SEASON_DAYS, SEASON_KEYS, TIME_ZONE } from './larkmere.js';
 import type { DemoMachine } from './larkmere.js';
-import { machineHistory } from './machineHistory.js';
+import { attachmentsOf, machineHistory, participationOf } from './machineHistory.js';
 import type { DemoHistory } from './machineHistory.js';
 import { random } from './random.js';
+import { specCardOf } from './specCards.js';
 
 const PASSWORD = 'larkmere-shed';
 const SEED = 20_270_513;
@@ -33,9 +35,11 @@ interface Crew {
   readonly lead: string;
   readonly mechanic: string;
   readonly operator: string;
+  /** ids by key */
+  readonly seasons: ReadonlyMap<string, string>;
 }
 
-async function loadPeople(): Promise<Crew> {
+async function loadPeople(): Promise<Omit<Crew, 'seasons'>> {
   const people = DEMONSTRATION_SIGN_INS.map((person) => ({
     ...person,
     id: uuid(),
@@ -60,7 +64,7 @@ async function loadPeople(): Promise<Crew> {
 async function loadMachine(
   machine: DemoMachine,
   walkOrder: number,
-  bookId: string,
+  bookIds: readonly string[],
   history: DemoHistory,
   crew: Crew,
 ): Promise<string> {
@@ -70,14 +74,29 @@ async function loadMachine(
   await Machine.create({
     ...{ id, tag, name, machineClass, make, model, fuel, shed, walkOrder },
     ...{ inServiceOn: entry.on, inServiceHours: entry.life, cameNew: entry.cameNew, version: 1 },
+    ...{ status: 'inService', factsRevision: 1, serial: `LP-${tag}` },
+    ...specCardOf(machineClass, fuel),
   });
-  await MachineBook.create({ machineId: id, bookId });
+  await MachineBook.bulkCreate(bookIds.map((bookId) => ({ machineId: id, bookId })));
+  await MachineSeason.bulkCreate(
+    participationOf(machine.pattern).map(({ seasonId, hoursPerWeek }) => ({
+      ...{ machineId: id, seasonId: crew.seasons.get(seasonId), hoursPerWeek },
+    })),
+  );
+  await AttachmentRow.bulkCreate(
+    attachmentsOf(machine).map(({ meter, hours }) => ({
+      ...hours,
+      ...{ machineId: id, kind: meter, name: 'Front loader' },
+    })),
+  );
   await MeterSegmentRow.bulkCreate(
-    history.segments.map(({ startsAt, offset }) => ({
+    history.segments.map(({ startsAt, offset }, index) => ({
       id: uuid(),
       machineId: id,
       startsAt: new Date(startsAt),
       hoursOffset: offset,
+      kind: index === 0 ? 'first' : 'replaced',
+      reason: index === 0 ? '' : 'The old one had stopped',
     })),
   );
   await ReadingRow.bulkCreate(
@@ -104,6 +123,34 @@ async function loadMachine(
   return id;
 }
 
+/** The seasons by the keys that the story tells of them with. */
+function storySeasons(today: CivilDate): Season[] {
+  const year = Number(today.slice(0, 4)) - 3;
+  return SEASON_KEYS.map((key) => {
+    const { name, first, last } = SEASON_DAYS[key];
+    return { id: key, name, years: [seasonYear(year, first, last)] };
+  });
+}
+
+async function loadSeasons(seasons: readonly Season[]): Promise<Map<string, string>> {
+  const rows = seasons.map((season, place) => ({ ...season, key: season.id, id: uuid(), place }));
+  await SeasonRow.bulkCreate(rows.map(({ id, name, place }) => ({ id, name, place })));
+  await SeasonYearRow.bulkCreate(
+    rows.flatMap(({ id, years }) => years.map((year) => ({ seasonId: id, ...year }))),
+  );
+  return new Map(rows.map(({ key, id }) => [key, id]));
+}
+
+/** The site on each day of the story; most machines are told of on the same days. */
+function contexts(seasons: readonly Season[]): (on: CivilDate) => ScheduleContext {
+  const known = new Map<CivilDate, ScheduleContext>();
+  return (on) => {
+    const context = known.get(on) ?? scheduleContext({ timeZone: TIME_ZONE, seasons, grid: 'sinceDone' }, on);
+    known.set(on, context);
+    return context;
+  };
+}
+
 async function load(today: CivilDate): Promise<void> {
   await Site.create({
     id: uuid(),
@@ -111,18 +158,29 @@ async function load(today: CivilDate): Promise<void> {
     timeZone: TIME_ZONE,
     currency: CURRENCY,
     demonstration: true,
+    ...SITE_DEFAULTS,
   });
-  const crew = await loadPeople();
+  const seasons = storySeasons(today);
+  const contextOn = contexts(seasons);
+  const crew = { ...(await loadPeople()), seasons: await loadSeasons(seasons) };
   await new BookCatalogue().load();
-  const books = await Book.findAll({ include: { model: Item, include: [ItemTrigger] } });
+  const books = await Book.findAll({ include: [Item] });
   const jobs = new DemoJobs(books, crew.mechanic, crew.lead);
   for (const [index, machine] of MACHINES.entries()) {
-    const book = books.find((candidate) => candidate.name === machine.book);
-    if (!book)
-      throw new Error(`${machine.tag} follows "${machine.book}", which is not among the shipped books.`);
-    const items = (book.items ?? []).toSorted((a, b) => a.place - b.place).map(toScheduleItem);
-    const history = machineHistory(machine, items, today, random(SEED + index));
-    const machineId = await loadMachine(machine, index * 10, book.id, history, crew);
+    const own = machine.books.map((name) => {
+      const book = books.find((candidate) => candidate.name === name);
+      if (!book) throw new Error(`${machine.tag} follows "${name}", which is not among the shipped books.`);
+      return book;
+    });
+    const items = own.flatMap(linesOf).map(toScheduleItem);
+    const history = machineHistory(machine, items, today, random(SEED + index), contextOn);
+    const machineId = await loadMachine(
+      machine,
+      index * 10,
+      own.map(({ id }) => id),
+      history,
+      crew,
+    );
     jobs.add(machineId, history.jobs);
   }
   await jobs.write();

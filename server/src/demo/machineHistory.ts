@@ -1,14 +1,24 @@
-import { addDays, dueOf, instantOnDay, lifeHours, MS_PER_HOUR, roundHours } from '@yugator/core';
+import {
+  addDays,
+  instantOnDay,
+  lifeHours,
+  machineSchedule,
+  MS_PER_HOUR,
+  roundHours,
+  shareOf,
+} from '@yugator/core';
 import type {
+  Attachment,
   CivilDate,
   EntryIntoService,
   Instant,
   ItemHistory,
+  Participation,
+  ScheduleContext,
   ScheduleItem,
   ServicePoint,
-  UsageModel,
 } from '@yugator/core';
-import { TIME_ZONE } from './larkmere.js';
+import { LOADER_SHARE, SEASON_DAYS, SEASON_KEYS, TIME_ZONE } from './larkmere.js';
 import type { DemoMachine, Pattern } from './larkmere.js';
 import type { Random } from './random.js';
 
@@ -50,23 +60,48 @@ export interface DemoHistory {
   readonly jobs: readonly DemoJob[];
 }
 
-/** Hours a week on a day of the year: mowing from 6 April to 24 October, leaves to 5 December, then winter. */
+/** Hours a week on a day of the year. */
 function hoursPerWeek(on: CivilDate, pattern: Pattern): number {
   const day = on.slice(5);
-  if (day >= '04-06' && day <= '10-24') return pattern.mowing;
-  return day > '10-24' && day <= '12-05' ? pattern.leaves : pattern.winter;
+  const { mowing, leaves } = SEASON_DAYS;
+  if (day >= mowing.first && day <= mowing.last) return pattern.mowing;
+  return day >= leaves.first && day <= leaves.last ? pattern.leaves : pattern.winter;
 }
 
-const NO_FORECAST: UsageModel = { hoursPerWeek: null, dateReached: () => null };
+/** The part of a machine in the seasons it works in. */
+export function participationOf(pattern: Pattern): Participation[] {
+  return SEASON_KEYS.filter((key) => pattern[key] > 0).map((key) => ({
+    seasonId: key,
+    hoursPerWeek: pattern[key],
+  }));
+}
+
+/** The loader of a machine that has one: new with the tractor, it works a fifth of the time. */
+export function attachmentsOf(machine: DemoMachine): Attachment[] {
+  if (!machine.hasLoader) return [];
+  const hoursAtStart = shareOf(
+    { kind: 'share', share: LOADER_SHARE, hoursAtStart: 0, engineAtStart: 0 },
+    machine.startHours,
+  );
+  const hours = {
+    kind: 'share',
+    share: LOADER_SHARE,
+    hoursAtStart,
+    engineAtStart: machine.startHours,
+  } as const;
+  return [{ meter: 'loader', hours }];
+}
 
 /** What is known of each item as the story goes on. */
 class ServiceBook {
   private readonly history: Map<string, ItemHistory & { completions: ServicePoint[] }>;
 
   constructor(
+    private readonly machine: DemoMachine,
     private readonly items: readonly ScheduleItem[],
     private readonly entry: EntryIntoService,
     declared: readonly DemoDeclaration[],
+    private readonly contextOn: (on: CivilDate) => ScheduleContext,
   ) {
     this.history = new Map(
       items.map(({ id }) => [
@@ -83,13 +118,16 @@ class ServiceBook {
 
   /** What a good crew does on a visit: everything overdue or ripe. Items without a record stay without one. */
   ripe(today: CivilDate, life: number): string[] {
-    return this.items
-      .filter((item) => {
-        const history = this.history.get(item.id) ?? { completions: [], declared: [] };
-        const { state } = dueOf(item, history, this.entry, { today, life, usage: NO_FORECAST });
-        return state === 'overdue' || state === 'ripe';
-      })
-      .map((item) => item.id);
+    const facts = {
+      ...{ entry: this.entry, items: this.items, history: this.history },
+      ...{ attachments: attachmentsOf(this.machine), laidUpSince: null },
+      participation: participationOf(this.machine.pattern),
+      segments: [{ startsAt: 0 as Instant, offset: 0 }],
+      readings: [{ at: instantOnDay(today, 12, TIME_ZONE), shown: life }],
+    };
+    return machineSchedule(facts, this.contextOn(today))
+      .answers.filter(({ state }) => state === 'overdue' || state === 'ripe')
+      .map(({ item }) => item.id);
   }
 
   done(itemIds: readonly string[], on: CivilDate, life: number): void {
@@ -164,13 +202,14 @@ export function machineHistory(
   items: readonly ScheduleItem[],
   today: CivilDate,
   random: Random,
+  contextOn: (on: CivilDate) => ScheduleContext,
 ): DemoHistory {
   const beginning = beginningOf(machine, today, random);
   const { weeks, begins, entry } = beginning;
   const declared = beginning.hasPast
     ? paperRecord(items, begins, beginning.life, machine.story === 'noRecord', random)
     : [];
-  const book = new ServiceBook(items, entry, declared);
+  const book = new ServiceBook(machine, items, entry, declared, contextOn);
   const hard = random.between(0.85, 1.15);
   const replacedInWeek = machine.story === 'meterReplaced' ? Math.floor(weeks * 0.6) : -1;
   const readings = firstReadings(beginning);
@@ -189,7 +228,8 @@ export function machineHistory(
     }
     const shown = roundHours(life - offset);
     const mustRead = week === weeks || week === replacedInWeek;
-    if (mustRead || !random.chance(0.06)) readings.push({ at, shown, voided: false });
+    if (mustRead || !random.chance(hoursPerWeek(on, machine.pattern) > 0 ? 0.06 : 0.7))
+      readings.push({ at, shown, voided: false });
     const itemIds = isServiced(machine, weeks - week, random) ? book.ripe(on, life) : [];
     if (itemIds.length === 0) continue;
     book.done(itemIds, on, life);

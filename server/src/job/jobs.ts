@@ -33,6 +33,13 @@ export class Jobs {
       await this.meters.lock([machineId]);
       const scheduled = await this.schedule.readOne(machineId);
       if (!scheduled) throw notFound('machine');
+      if (scheduled.machine.status === 'retired') {
+        throw new Problem(
+          409,
+          'Retired',
+          `${scheduled.machine.tag} is retired. Put it back into service first.`,
+        );
+      }
       const before = await Job.findOne({ where: { machineId, state: 'open' } });
       if (before) {
         throw new Problem(
@@ -129,6 +136,7 @@ export class Jobs {
         signedOffById: caller.id,
         version: job.version + 1,
       });
+      await this.schedule.touched([job.machineId]);
       this.work.changed('jobs', 'readings');
       return this.sheets.get(id);
     });
@@ -159,6 +167,7 @@ export class Jobs {
       const reading = job.readingId ? await ReadingRow.findByPk(job.readingId, { lock: true }) : null;
       if (reading && !reading.voidedAt) await this.meters.markVoid(reading, reason, caller);
       await this.shelf.giveBack(id);
+      await this.schedule.touched([job.machineId]);
       this.work.changed('jobs', 'readings', 'shelf');
       return this.sheets.get(id);
     });

@@ -1,6 +1,13 @@
 import { Body, Controller, Get, Param, Post, Put } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { CreateMachineDto, DeclareDto, MachineDto, ReadingDto, UpdateMachineDto } from '@yugator/contracts';
+import {
+  CreateMachineDto,
+  DeclareDto,
+  MachineDetailDto,
+  MachineDto,
+  ReadingDto,
+  UpdateMachineDto,
+} from '@yugator/contracts';
 import { Person } from '../people/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
@@ -20,10 +27,10 @@ export class FleetController {
   }
 
   @ApiOperation({ summary: 'One machine with its schedule' })
-  @ApiOkResponse({ type: MachineDto })
+  @ApiOkResponse({ type: MachineDetailDto })
   @ForEveryRole()
   @Get(':id')
-  get(@Param('id') id: string): Promise<MachineDto> {
+  get(@Param('id') id: string): Promise<MachineDetailDto> {
     return this.fleet.get(id);
   }
 
@@ -36,26 +43,30 @@ export class FleetController {
   }
 
   @ApiOperation({ summary: 'Register a machine' })
-  @ApiCreatedResponse({ type: MachineDto })
+  @ApiCreatedResponse({ type: MachineDetailDto })
   @Allow('crewLead')
   @Post()
-  create(@Body() body: CreateMachineDto, @Caller() caller: Person): Promise<MachineDto> {
+  create(@Body() body: CreateMachineDto, @Caller() caller: Person): Promise<MachineDetailDto> {
     return this.fleet.create(body, caller);
   }
 
   @ApiOperation({ summary: 'Change what a machine was registered with' })
-  @ApiOkResponse({ type: MachineDto })
+  @ApiOkResponse({ type: MachineDetailDto })
   @Allow('crewLead')
   @Put(':id')
-  update(@Param('id') id: string, @Body() body: UpdateMachineDto): Promise<MachineDto> {
+  update(@Param('id') id: string, @Body() body: UpdateMachineDto): Promise<MachineDetailDto> {
     return this.fleet.update(id, body);
   }
 
   @ApiOperation({ summary: 'Say when an item was last done, from an older record' })
-  @ApiCreatedResponse({ type: MachineDto })
+  @ApiCreatedResponse({ type: MachineDetailDto })
   @Allow('crewLead')
   @Post(':id/declarations')
-  declare(@Param('id') id: string, @Body() body: DeclareDto, @Caller() caller: Person): Promise<MachineDto> {
+  declare(
+    @Param('id') id: string,
+    @Body() body: DeclareDto,
+    @Caller() caller: Person,
+  ): Promise<MachineDetailDto> {
     return this.fleet.declare(id, body, caller);
   }
 }

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type {
   CreateMachineDto,
   DeclareDto,
+  MachineDetailDto,
   MachineDto,
   MachineFieldsDto,
   ReadingDto,
@@ -10,18 +11,23 @@ import type {
 import { civilDate } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
-import { Book } from '../books/book.model.js';
+import { Book, Item } from '../books/book.model.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
 import { Meters } from '../meter/meters.js';
+import { namesById } from '../people/namesById.js';
 import { Person } from '../people/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { Declaration } from '../schedule/declaration.model.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { Machine, MachineBook } from './machine.model.js';
-import { toMachineDto } from './toMachineDto.js';
+import { Machine, MachineBook, StatusChange } from './machine.model.js';
+import { MachineParts } from './machineParts.js';
+import { toMachineDetail, toMachineDto } from './toMachineDto.js';
+
+/** What a machine starts with besides what it is registered with. */
+const NEW_MACHINE = { status: 'inService', factsRevision: 1, version: 1 };
 
 /** The machines that the crew keeps. */
 @Injectable()
@@ -31,14 +37,31 @@ export class Fleet {
     private readonly calendar: SiteCalendar,
     private readonly schedule: FleetSchedule,
     private readonly meters: Meters,
+    private readonly parts: MachineParts,
   ) {}
 
+  /** All machines, retired ones too. */
   async list(): Promise<MachineDto[]> {
-    return (await this.schedule.read()).map(toMachineDto);
+    return (await this.schedule.readAll()).map(toMachineDto);
   }
 
-  async get(id: string): Promise<MachineDto> {
-    return toMachineDto(await this.require(id));
+  async get(id: string): Promise<MachineDetailDto> {
+    const { today } = await this.calendar.read();
+    const scheduled = await this.require(id);
+    const itemIds = scheduled.overrides.map(({ itemId }) => itemId);
+    const [items, changes, people] = await Promise.all([
+      Item.findAll({ where: { id: itemIds }, attributes: ['id', 'name'] }),
+      StatusChange.findAll({ where: { machineId: id }, order: [['changedAt', 'DESC']] }),
+      namesById(),
+    ]);
+    return toMachineDetail(
+      scheduled,
+      today,
+      new Map(items.map((item) => [item.id, item.name])),
+      changes.map(({ status, since, reason, changedById }) => ({
+        ...{ status, since, reason, by: people.get(changedById) ?? '' },
+      })),
+    );
   }
 
   async readings(id: string): Promise<ReadingDto[]> {
@@ -46,16 +69,18 @@ export class Fleet {
   }
 
   /** Registers a machine; its meter starts at the hours it came with. */
-  async create(fields: CreateMachineDto, caller: Person): Promise<MachineDto> {
+  async create({ copyOfId, ...fields }: CreateMachineDto, caller: Person): Promise<MachineDetailDto> {
     const { today } = await this.calendar.read();
     return this.work.run(async () => {
       await this.check(fields, today, null);
       const id = uuid();
       const startsAt = new Date(`${fields.inServiceOn}T00:00:00Z`);
       const { bookIds, ...columns } = fields;
-      await Machine.create({ ...columns, id, version: 1 });
+      await Machine.create({ ...NEW_MACHINE, ...columns, serial: columns.serial ?? '', id });
       await MachineBook.bulkCreate(bookIds.map((bookId) => ({ machineId: id, bookId })));
-      await MeterSegmentRow.create({ id: uuid(), machineId: id, startsAt, hoursOffset: 0 });
+      await MeterSegmentRow.create({
+        ...{ id: uuid(), machineId: id, startsAt, hoursOffset: 0, kind: 'first', reason: '' },
+      });
       await ReadingRow.create({
         id: uuid(),
         machineId: id,
@@ -64,13 +89,14 @@ export class Fleet {
         source: 'entry',
         enteredById: caller.id,
       });
+      if (copyOfId) await this.parts.copy(copyOfId, [id], ['spec', 'seasons', 'attachments', 'overrides']);
       this.work.changed('machines');
       return this.get(id);
     });
   }
 
   /** Changes what the machine was registered with. The day and hours it came with stay once they are in the meter's history. */
-  async update(id: string, fields: UpdateMachineDto): Promise<MachineDto> {
+  async update(id: string, fields: UpdateMachineDto): Promise<MachineDetailDto> {
     const { today } = await this.calendar.read();
     return this.work.run(async () => {
       const machine = await Machine.findByPk(id, { lock: true });
@@ -78,7 +104,7 @@ export class Fleet {
       if (machine.version !== fields.version) throw stale('machine', await this.get(id));
       await this.check(fields, today, machine);
       const { bookIds, version, ...columns } = fields;
-      await machine.update({ ...columns, version: version + 1 });
+      await machine.update({ ...columns, version: version + 1, factsRevision: machine.factsRevision + 1 });
       await MachineBook.destroy({ where: { machineId: id } });
       await MachineBook.bulkCreate(bookIds.map((bookId) => ({ machineId: id, bookId })));
       this.work.changed('machines');
@@ -87,7 +113,7 @@ export class Fleet {
   }
 
   /** Takes down when an item was last done, from the record that was kept before. */
-  async declare(id: string, fields: DeclareDto, caller: Person): Promise<MachineDto> {
+  async declare(id: string, fields: DeclareDto, caller: Person): Promise<MachineDetailDto> {
     const { today, now } = await this.calendar.read();
     return this.work.run(async () => {
       await this.meters.lock([id]);
@@ -122,6 +148,7 @@ export class Fleet {
         declaredAt: new Date(now),
         declaredById: caller.id,
       });
+      await this.schedule.touched([id]);
       this.work.changed('machines');
       return this.get(id);
     });

@@ -1,7 +1,22 @@
-import type { Fuel, MachineClass } from '@yugator/contracts';
+import type { AttachmentKind, Cooling, Fuel, MachineClass, MachineStatus } from '@yugator/contracts';
 import { Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
 import { Book } from '../books/book.model.js';
-import { Day, Flag, Hours, Id, Text, Whole } from '../database/columns.js';
+import {
+  Day,
+  Flag,
+  Hours,
+  Id,
+  Moment,
+  OptionalDay,
+  OptionalHours,
+  OptionalJson,
+  OptionalText,
+  OptionalWhole,
+  Ref,
+  Text,
+  Whole,
+} from '../database/columns.js';
+import { SeasonRow } from '../season/season.model.js';
 
 @Table({ tableName: 'machines' })
 export class Machine extends Model {
@@ -11,13 +26,27 @@ export class Machine extends Model {
   @Text declare machineClass: MachineClass;
   @Text declare make: string;
   @Text declare model: string;
+  @Text declare serial: string;
+  @OptionalWhole declare modelYear: number | null;
   @Text declare fuel: Fuel;
+  @OptionalText declare cooling: Cooling | null;
+  @OptionalWhole declare cylinders: number | null;
+  /** kW */
+  @Column(DataType.DECIMAL(12, 6)) declare enginePower: number | null;
+  @OptionalDay declare warrantyUntil: string | null;
+  @OptionalHours declare warrantyHours: number | null;
   @Text declare shed: string;
   @Whole declare walkOrder: number;
   @Day declare inServiceOn: string;
   @Hours declare inServiceHours: number;
   @Flag declare cameNew: boolean;
+  @Text declare status: MachineStatus;
+  @OptionalDay declare statusSince: string | null;
+  /** the spec card as `contracts` has it; null while nothing stands on it */
+  @OptionalJson declare spec: unknown;
   @Whole declare version: number;
+  /** grows with every change of what its schedule follows from */
+  @Whole declare factsRevision: number;
   @HasMany(() => MachineBook) declare books?: MachineBook[];
 }
 
@@ -26,4 +55,37 @@ export class Machine extends Model {
 export class MachineBook extends Model {
   @ForeignKey(() => Machine) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
   @ForeignKey(() => Book) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare bookId: string;
+}
+
+/** A machine's part in a season. */
+@Table({ tableName: 'machine_seasons' })
+export class MachineSeason extends Model {
+  @ForeignKey(() => Machine) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
+  @ForeignKey(() => SeasonRow)
+  @Column({ type: DataType.CHAR(36), primaryKey: true })
+  declare seasonId: string;
+  @Column({ type: DataType.DECIMAL(6, 2), allowNull: false }) declare hoursPerWeek: number;
+}
+
+/** An attachment whose hours are a share of the engine's. */
+@Table({ tableName: 'attachments' })
+export class AttachmentRow extends Model {
+  @ForeignKey(() => Machine) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
+  @Column({ type: DataType.STRING, primaryKey: true }) declare kind: AttachmentKind;
+  @Text declare name: string;
+  @Column({ type: DataType.DECIMAL(5, 3), allowNull: false }) declare share: number;
+  @Hours declare hoursAtStart: number;
+  @Hours declare engineAtStart: number;
+}
+
+/** When and why a machine was taken out of service, laid up, retired or put back. */
+@Table({ tableName: 'status_changes' })
+export class StatusChange extends Model {
+  @Id declare id: string;
+  @Ref declare machineId: string;
+  @Text declare status: MachineStatus;
+  @Day declare since: string;
+  @Text declare reason: string;
+  @Moment declare changedAt: Date;
+  @Ref declare changedById: string;
 }

@@ -1,28 +1,87 @@
-import type { MachineDto } from '@yugator/contracts';
+import { emptySpecCard } from '@yugator/contracts';
+import type {
+  ExpectedHoursDto,
+  MachineDetailDto,
+  MachineDto,
+  OverrideDto,
+  SpecCardDto,
+  StatusChangeDto,
+} from '@yugator/contracts';
+import { addDays, dateOfDayNumber } from '@yugator/core';
+import type { CivilDate } from '@yugator/core';
+import { storedTriggers } from '../books/toScheduleItem.js';
+import { jsonValue } from '../database/columns.js';
+import type { ItemOverrideRow } from '../schedule/itemOverride.model.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { toDueLines } from '../schedule/toDueLine.js';
 
+/** How far the tape of a machine looks ahead, and back. */
+const WEEKS_AHEAD = 78;
+const DAYS_BACK = 400;
+
 export function toMachineDto(scheduled: ScheduledMachine): MachineDto {
-  const { machine, schedule, bookIds } = scheduled;
+  const { machine, schedule, bookIds, facts } = scheduled;
+  const { id, tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders } = machine;
+  const { working, usage, lastReading } = schedule;
   return {
-    id: machine.id,
-    tag: machine.tag,
-    name: machine.name,
-    machineClass: machine.machineClass,
-    make: machine.make,
-    model: machine.model,
-    fuel: machine.fuel,
-    shed: machine.shed,
-    walkOrder: machine.walkOrder,
-    inServiceOn: machine.inServiceOn,
-    inServiceHours: machine.inServiceHours,
-    cameNew: machine.cameNew,
+    ...{ id, tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders },
+    ...{ enginePower: machine.enginePower, warrantyUntil: machine.warrantyUntil },
+    ...{ warrantyHours: machine.warrantyHours, shed: machine.shed, walkOrder: machine.walkOrder },
+    ...{ inServiceOn: machine.inServiceOn, inServiceHours: machine.inServiceHours, cameNew: machine.cameNew },
     bookIds: [...bookIds],
+    participation: facts.participation.map((part) => ({ ...part })),
+    status: machine.status,
+    statusSince: machine.statusSince,
+    working: {
+      kind: working.kind,
+      since: working.kind === 'laidUp' ? working.since : null,
+      until: working.kind === 'unplanned' ? null : working.until,
+    },
     version: machine.version,
     life: schedule.life,
-    lastShown: schedule.lastReading?.shown ?? null,
-    lastReadAt: schedule.lastReading ? new Date(schedule.lastReading.at).toISOString() : null,
-    hoursPerWeek: schedule.usage.hoursPerWeek,
+    lastShown: lastReading?.shown ?? null,
+    lastReadAt: lastReading ? new Date(lastReading.at).toISOString() : null,
+    hoursPerWeek: usage.hoursPerWeek,
+    plannedPerWeek: usage.plannedPerWeek,
     lines: toDueLines(scheduled),
+  };
+}
+
+function aheadOf({ schedule }: ScheduledMachine, today: CivilDate): ExpectedHoursDto[] {
+  return Array.from({ length: WEEKS_AHEAD + 1 }, (_, week) => addDays(today, 7 * week)).flatMap((on) => {
+    const range = schedule.usage.lifeOn(on);
+    return range ? [{ on, ...range }] : [];
+  });
+}
+
+function toOverrideDto(row: ItemOverrideRow, names: ReadonlyMap<string, string>): OverrideDto {
+  const { itemId, isOmitted, dutyFactor, windowHours, windowDays, reason } = row;
+  return {
+    ...{ itemId, itemName: names.get(itemId) ?? '', isOmitted, dutyFactor, windowHours, windowDays, reason },
+    triggers: row.triggers === null ? null : storedTriggers(row.triggers),
+  };
+}
+
+/** A machine with all that its page shows. */
+export function toMachineDetail(
+  scheduled: ScheduledMachine,
+  today: CivilDate,
+  names: ReadonlyMap<string, string>,
+  statusChanges: StatusChangeDto[],
+): MachineDetailDto {
+  const { machine, attachments, overrides, schedule } = scheduled;
+  const spec = jsonValue(machine.spec) as SpecCardDto | null;
+  return {
+    ...toMachineDto(scheduled),
+    attachments: attachments.map(({ kind, name, share, hoursAtStart, engineAtStart }) => ({
+      ...{ kind, name, share, hoursAtStart, engineAtStart },
+    })),
+    overrides: overrides.map((row) => toOverrideDto(row, names)),
+    spec: { ...emptySpecCard(), ...spec },
+    statusChanges,
+    ahead: aheadOf(scheduled, today),
+    behind: schedule.points
+      .map(({ day, life }) => ({ on: dateOfDayNumber(day), life }))
+      .filter(({ on }) => on >= addDays(today, -DAYS_BACK)),
   };
 }

@@ -11,3 +11,8 @@ export function faultWords(fault: ReadingFault): string {
       return `Up ${fault.grown} h in ${Math.floor(fault.elapsed)} h on the clock. Check the figure; if the earlier reading was wrong, void it on the machine's page.`;
   }
 }
+
+/** A reading that could be, but seldom is, in one sentence. */
+export function unusualWords(grown: number): string {
+  return `Up ${grown} h, more than this machine runs in 99 of 100 such times. Look again; if it is right, confirm it.`;
+}

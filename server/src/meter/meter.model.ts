@@ -18,6 +18,9 @@ export class MeterSegmentRow extends Model {
   @ForeignKey(() => Machine) @Ref declare machineId: string;
   @Moment declare startsAt: Date;
   @Column({ type: DataType.DECIMAL(9, 2), allowNull: false }) declare hoursOffset: number;
+  /** how it began */
+  @Text declare kind: 'first' | 'replaced' | 'rolledOver';
+  @Text declare reason: string;
 }
 
 export type ReadingSource = 'entry' | 'round' | 'job';

@@ -1,15 +1,19 @@
 import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { EnterRoundDto, RoundDto, RoundResultDto, VoidDto } from '@yugator/contracts';
+import { ChangeMeterDto, EnterRoundDto, RoundDto, RoundResultDto, VoidDto } from '@yugator/contracts';
 import { Person } from '../people/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
+import { MeterChanges } from './meterChanges.js';
 import { Meters } from './meters.js';
 
 @ApiTags('meters')
 @Controller('api')
 export class MetersController {
-  constructor(private readonly meters: Meters) {}
+  constructor(
+    private readonly meters: Meters,
+    private readonly changes: MeterChanges,
+  ) {}
 
   @ApiOperation({ summary: 'The fleet in walking order with the last readings' })
   @ApiOkResponse({ type: RoundDto })
@@ -33,5 +37,13 @@ export class MetersController {
   @Post('readings/:id/void')
   void(@Param('id') id: string, @Body() body: VoidDto, @Caller() caller: Person): Promise<void> {
     return this.meters.void(id, body.reason, caller);
+  }
+
+  @ApiOperation({ summary: 'Say that a meter was replaced or rolled over' })
+  @Allow('crewLead', 'mechanic')
+  @HttpCode(204)
+  @Post('machines/:id/meter')
+  change(@Param('id') id: string, @Body() body: ChangeMeterDto, @Caller() caller: Person): Promise<void> {
+    return this.changes.change(id, body, caller);
   }
 }

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { EnterRoundDto, ReadingDto, RoundDto, RoundResultDto } from '@yugator/contracts';
-import { instant, judgeReading, lifeOf } from '@yugator/core';
+import { dateOfDayNumber, instant, judgeReading, lifeOf } from '@yugator/core';
 import type { Instant, Reading } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -12,14 +12,14 @@ import type { FieldFaultDto } from '@yugator/contracts';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { faultWords } from './faultWords.js';
+import { faultWords, unusualWords } from './faultWords.js';
 import { ReadingRow } from './meter.model.js';
 import type { ReadingSource } from './meter.model.js';
+import { toRoundMachine } from './toRoundMachine.js';
 
 /** A phone's clock may be this far ahead of the server's. */
 const CLOCK_TOLERANCE_MS = 5 * 60_000;
-/** Readings that a round carries to check the next against. */
-const READINGS_SENT = 8;
+const MS_PER_DAY = 86_400_000;
 
 /** The hour meters of the fleet. */
 @Injectable()
@@ -32,24 +32,14 @@ export class Meters {
 
   /** The fleet in walking order: by shed, then by place in the walk. */
   async round(): Promise<RoundDto> {
+    const { site, today } = await this.calendar.read();
     const machines = (await this.fleet.read()).sort(
       (a, b) => a.machine.shed.localeCompare(b.machine.shed) || a.machine.walkOrder - b.machine.walkOrder,
     );
     return {
-      machines: machines.map(({ machine, segments, schedule }) => ({
-        id: machine.id,
-        tag: machine.tag,
-        name: machine.name,
-        shed: machine.shed,
-        segments: segments.map(({ startsAt, offset }) => ({
-          startsAt: new Date(startsAt).toISOString(),
-          offset,
-        })),
-        readings: schedule.readings
-          .slice(-READINGS_SENT)
-          .map(({ at, shown, life }) => ({ at: new Date(at).toISOString(), shown, life })),
-        hoursPerWeek: schedule.usage.hoursPerWeek,
-      })),
+      machines: machines.map((scheduled) =>
+        toRoundMachine(scheduled, today, site.timeZone, site.staleAfterDays),
+      ),
     };
   }
 
@@ -64,16 +54,18 @@ export class Meters {
     }
     return this.work.run(async () => {
       await this.lock(round.readings.map((reading) => reading.machineId));
+      const ids = round.readings.map(({ machineId }) => machineId);
       const machines = new Map(
-        (await this.fleet.read()).map((scheduled) => [scheduled.machine.id, scheduled]),
+        (await this.fleet.readSome(ids)).map((scheduled) => [scheduled.machine.id, scheduled]),
       );
-      const faults = round.readings.flatMap((reading, index) =>
-        this.faultsOf({ at, shown: reading.shown }, machines.get(reading.machineId), `/readings/${index}`),
+      const faults = round.readings.flatMap(({ machineId, shown, confirmed }, index) =>
+        this.faultsOf({ at, shown }, machines.get(machineId), `/readings/${index}`, confirmed ?? false),
       );
       faults.push(...repeated(round));
       if (faults.length) throw fieldProblem(...faults);
       for (const { machineId, shown } of round.readings)
         await this.keep(machineId, { at, shown }, 'round', caller);
+      await this.fleet.touched(ids);
       return { kept: round.readings.length };
     });
   }
@@ -89,10 +81,11 @@ export class Meters {
     caller: Person,
     pointer: string,
   ): Promise<{ row: ReadingRow; life: number }> {
-    const faults = this.faultsOf(reading, scheduled, pointer);
+    const faults = this.faultsOf(reading, scheduled, pointer, true);
     if (faults.length) throw fieldProblem(...faults);
     const row = await this.keep(scheduled.machine.id, reading, source, caller);
-    return { row, life: lifeOf(reading, scheduled.segments) };
+    await this.fleet.touched([scheduled.machine.id]);
+    return { row, life: lifeOf(reading, scheduled.facts.segments) };
   }
 
   /** Takes a mistaken reading out of the reckoning. */
@@ -109,6 +102,7 @@ export class Meters {
   async markVoid(row: ReadingRow, reason: string, caller: Person): Promise<void> {
     const { now } = await this.calendar.read();
     await row.update({ voidedAt: new Date(now), voidedById: caller.id, voidReason: reason });
+    await this.fleet.touched([row.machineId]);
     this.work.changed('readings');
   }
 
@@ -126,7 +120,7 @@ export class Meters {
       id: row.id,
       at: row.readAt.toISOString(),
       shown: row.shown,
-      life: lifeOf({ at: row.readAt.getTime() as Instant, shown: row.shown }, scheduled.segments),
+      life: lifeOf({ at: row.readAt.getTime() as Instant, shown: row.shown }, scheduled.facts.segments),
       source: row.source,
       enteredBy: names.get(row.enteredById ?? '') ?? null,
       voided: row.voidedAt
@@ -148,6 +142,7 @@ export class Meters {
     reading: Reading,
     scheduled: ScheduledMachine | undefined,
     pointer: string,
+    isConfirmed: boolean,
   ): FieldFaultDto[] {
     if (!scheduled)
       return [
@@ -157,10 +152,22 @@ export class Meters {
           'This machine is no longer in the fleet. Take the line out.',
         ),
       ];
-    const verdict = judgeReading(reading, scheduled.schedule.readings, scheduled.segments);
-    return verdict.kind === 'refused'
-      ? [fault(`${pointer}/shown`, verdict.fault.code, faultWords(verdict.fault))]
-      : [];
+    const { schedule, facts } = scheduled;
+    const onDay = dateOfDayNumber(Math.floor(reading.at / MS_PER_DAY));
+    const verdict = judgeReading(
+      reading,
+      schedule.readings,
+      facts.segments,
+      schedule.usage.mostLikelyLife(onDay),
+    );
+    switch (verdict.kind) {
+      case 'refused':
+        return [fault(`${pointer}/shown`, verdict.fault.code, faultWords(verdict.fault))];
+      case 'unusual':
+        return isConfirmed ? [] : [fault(`${pointer}/shown`, 'unusual', unusualWords(verdict.grown))];
+      case 'accepted':
+        return [];
+    }
   }
 
   private keep(

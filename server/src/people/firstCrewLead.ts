@@ -5,7 +5,7 @@ import { BookCatalogue } from '../books/bookCatalogue.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Problem } from '../problem/problem.js';
 import { hashPassword } from '../session/password.js';
-import { Site } from '../site/site.model.js';
+import { Site, SITE_DEFAULTS } from '../site/site.model.js';
 import { Person } from './person.model.js';
 
 /** One row only can have it, so two first visitors at once cannot both win. */
@@ -41,6 +41,7 @@ export class FirstCrewLead {
         timeZone: fields.timeZone,
         currency: 'USD',
         demonstration: false,
+        ...SITE_DEFAULTS,
       });
       await this.catalogue.load();
       return Person.create({

@@ -1,5 +1,6 @@
-import type { BaselineDto, DueLineDto, LimitDto } from '@yugator/contracts';
+import type { BaselineDto, DueLineDto, FleetLineDto, LimitDto } from '@yugator/contracts';
 import type { Baseline, DueAnswer, ItemHistory, Limit } from '@yugator/core';
+import type { ItemInfo } from './fleetFacts.js';
 import type { ScheduledMachine } from './fleetSchedule.js';
 
 /** How many earlier times of an item go over the wire; the tape shows no more. */
@@ -12,40 +13,57 @@ function toBaselineDto(baseline: Baseline): BaselineDto {
 }
 
 function toLimitDto(limit: Limit): LimitDto {
-  const { left, used, overdue, ripe, expectedOn } = limit;
-  const facts = { left, used, overdue, ripe, expectedOn };
+  const { left, used, overdue, ripe, earlyOn, expectedOn, lateOn } = limit;
+  const rule = 'made' in limit.rule ? { kind: limit.rule.kind } : limit.rule;
+  const facts = { rule, left, used, overdue, ripe, earlyOn, expectedOn, lateOn };
   return limit.kind === 'hours'
-    ? { kind: 'hours', every: limit.trigger.hours, unit: 'hour', at: limit.at, on: null, ...facts }
-    : {
-        kind: 'calendar',
-        every: limit.trigger.count,
-        unit: limit.trigger.unit,
-        at: null,
-        on: limit.on,
-        ...facts,
-      };
+    ? { kind: 'hours', meter: limit.meter, at: limit.at, on: null, ...facts }
+    : { kind: 'calendar', meter: null, at: null, on: limit.on, ...facts };
 }
 
-function toDueLine(answer: DueAnswer, history: ItemHistory | undefined, minutes: number): DueLineDto {
+function doneOf(history: ItemHistory | undefined): DueLineDto['done'] {
   const done = [...(history?.completions ?? []), ...(history?.declared ?? [])];
+  return done
+    .map(({ on, life }) => ({ on, life }))
+    .sort((a, b) => b.on.localeCompare(a.on) || b.life - a.life)
+    .slice(0, DONE_SHOWN);
+}
+
+function toDueLine(answer: DueAnswer, info: ItemInfo | undefined, done: DueLineDto['done']): DueLineDto {
+  const { item, state, baseline, limits, unresolved, earlyOn, expectedOn, lateOn } = answer;
   return {
-    itemId: answer.item.id,
-    itemName: answer.item.name,
-    state: answer.state,
-    baseline: toBaselineDto(answer.baseline),
-    limits: answer.limits.map(toLimitDto),
-    expectedOn: answer.expectedOn,
-    done: done
-      .map(({ on, life }) => ({ on, life }))
-      .sort((a, b) => b.on.localeCompare(a.on) || b.life - a.life)
-      .slice(0, DONE_SHOWN),
-    minutes,
+    ...{ itemId: item.id, itemName: item.name, action: item.action, component: item.component },
+    bookName: info?.bookName ?? null,
+    ...{ state, earlyOn, expectedOn, lateOn, done },
+    baseline: toBaselineDto(baseline),
+    limits: limits.map(toLimitDto),
+    unresolved: unresolved.map(({ code, trigger }) => ({ code, trigger })),
+    minutes: info?.minutes ?? 0,
   };
 }
 
 /** A machine's due answers, worst first, as they cross the wire. */
-export function toDueLines({ schedule, history, minutes }: ScheduledMachine): DueLineDto[] {
+export function toDueLines({ schedule, facts, info }: ScheduledMachine): DueLineDto[] {
   return schedule.answers.map((answer) =>
-    toDueLine(answer, history.get(answer.item.id), minutes.get(answer.item.id) ?? 0),
+    toDueLine(answer, info.get(answer.item.id), doneOf(facts.history.get(answer.item.id))),
   );
+}
+
+/** What bites or comes, worst first, without its past. */
+export function toBitingLines({ schedule, info }: ScheduledMachine): DueLineDto[] {
+  return schedule.answers
+    .filter(({ state }) => state !== 'fine' && state !== 'resting')
+    .map((answer) => toDueLine(answer, info.get(answer.item.id), []));
+}
+
+/** Every item of a machine as a line in the schedule of the fleet. */
+export function toFleetLines({ machine, schedule, info }: ScheduledMachine): FleetLineDto[] {
+  return schedule.answers.map(({ item, state, deciding, earlyOn, expectedOn, lateOn }) => ({
+    ...{ machineId: machine.id, tag: machine.tag, machineName: machine.name },
+    ...{ machineClass: machine.machineClass, shed: machine.shed },
+    ...{ itemId: item.id, itemName: item.name, state, earlyOn, expectedOn, lateOn },
+    bookName: info.get(item.id)?.bookName ?? null,
+    limit: deciding ? toLimitDto(deciding) : null,
+    minutes: info.get(item.id)?.minutes ?? 0,
+  }));
 }

@@ -80,7 +80,12 @@ export class SessionController {
     const { site, today } = await this.calendar.read();
     return {
       person: toPersonDto(person),
-      site: { name: site.name, timeZone: site.timeZone, currency: site.currency },
+      site: {
+        name: site.name,
+        timeZone: site.timeZone,
+        currency: site.currency,
+        unitSystem: site.unitSystem,
+      },
       today,
     };
   }

@@ -1,5 +1,7 @@
+import { STALE_AFTER_DAYS } from '@yugator/core';
+import type { HoursGrid, UnitSystem } from '@yugator/core';
 import { Model, Table } from 'sequelize-typescript';
-import { Flag, Id, Text } from '../database/columns.js';
+import { Flag, Id, Text, Whole } from '../database/columns.js';
 
 /** The one site that a Yugator keeps. */
 @Table({ tableName: 'sites' })
@@ -9,4 +11,19 @@ export class Site extends Model {
   @Text declare timeZone: string;
   @Text declare currency: string;
   @Flag declare demonstration: boolean;
+  @Text declare hoursGrid: HoursGrid;
+  @Text declare unitSystem: UnitSystem;
+  @Whole declare staleAfterDays: number;
+  @Whole declare version: number;
+  /** grows with every change of a season */
+  @Whole declare seasonsVersion: number;
 }
+
+/** How a new site is set until the crew lead says otherwise. */
+export const SITE_DEFAULTS = {
+  hoursGrid: 'sinceDone',
+  unitSystem: 'metric',
+  staleAfterDays: STALE_AFTER_DAYS,
+  version: 1,
+  seasonsVersion: 1,
+} as const;

@@ -1,7 +1,7 @@
 import { ROLES } from '@yugator/contracts';
 import type { Role } from '@yugator/contracts';
 import { v7 as uuid } from 'uuid';
-import { Book, Item, ItemTrigger } from '../books/book.model.js';
+import { Book, Item } from '../books/book.model.js';
 import type { Clock } from '../clock/clock.js';
 import { Machine, MachineBook } from '../machine/machine.model.js';
 import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
@@ -9,7 +9,7 @@ import { Person } from '../people/person.model.js';
 import { hashPassword } from '../session/password.js';
 import { Sessions } from '../session/sessions.js';
 import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
-import { Site } from '../site/site.model.js';
+import { Site, SITE_DEFAULTS } from '../site/site.model.js';
 
 export const PASSWORD = 'a short sentence';
 
@@ -46,10 +46,15 @@ async function seedMachine(tag: string, bookId: string, shown: number): Promise<
       inServiceHours: 0,
       cameNew: true,
       version: 1,
+      status: 'inService',
+      serial: '',
+      factsRevision: 1,
     },
   });
   await MachineBook.create({ machineId: id, bookId });
-  await MeterSegmentRow.create({ id: uuid(), machineId: id, startsAt, hoursOffset: 0 });
+  await MeterSegmentRow.create({
+    ...{ id: uuid(), machineId: id, startsAt, hoursOffset: 0, kind: 'first', reason: '' },
+  });
   const reading = { machineId: id, source: 'round', enteredById: null };
   await ReadingRow.bulkCreate([
     { ...reading, id: uuid(), readAt: startsAt, shown: 0 },
@@ -60,8 +65,11 @@ async function seedMachine(tag: string, bookId: string, shown: number): Promise<
 
 async function seedItem(bookId: string, name: string, hours: number, place: number): Promise<string> {
   const id = uuid();
-  await Item.create({ id, bookId, name, minutes: 10 * (place + 1), place });
-  await ItemTrigger.create({ id: uuid(), itemId: id, kind: 'everyHours', everyHours: hours });
+  await Item.create({
+    ...{ id, bookId, name, minutes: 10 * (place + 1), place, renews: [], dropped: false },
+    ...{ action: 'replace', component: name.toLowerCase(), reference: '', note: '' },
+    triggers: [{ kind: 'everyHours', hours, meter: 'engine', grid: null }],
+  });
   return id;
 }
 
@@ -73,6 +81,7 @@ export async function seedCrew(clock: Clock): Promise<Crew> {
     timeZone: 'Europe/London',
     currency: 'GBP',
     demonstration: false,
+    ...SITE_DEFAULTS,
   });
   const passwordHash = await hashPassword(PASSWORD);
   const people = Object.fromEntries(ROLES.map((role) => [role, uuid()])) as Record<Role, string>;
@@ -90,7 +99,7 @@ export async function seedCrew(clock: Clock): Promise<Crew> {
     tokens[role] = await sessions.begin(person);
   }
   const book = uuid();
-  await Book.create({ id: book, name: 'Test book', machineClass: 'zeroTurn' });
+  await Book.create({ id: book, name: 'Test book', machineClass: 'zeroTurn', meter: 'engine', version: 1 });
   const oil = await seedItem(book, 'Engine oil and filter', 50, 0);
   const grease = await seedItem(book, 'Grease all points', 100, 1);
   const kit = uuid();

@@ -1,13 +1,16 @@
 import { Injectable } from '@nestjs/common';
-import type { StaleMeterDto, TodayDto, TodayMachineDto } from '@yugator/contracts';
-import { civilDate, civilDateAt, compareMachines, staleDays, strongestState } from '@yugator/core';
-import type { CivilDate } from '@yugator/core';
+import type { TodayCountsDto, TodayDto, TodayMachineDto } from '@yugator/contracts';
+import { compareMachines, strongestState } from '@yugator/core';
+import { staleDaysOf } from '../meter/toRoundMachine.js';
 import { Job } from '../job/job.model.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
-import { toDueLines } from '../schedule/toDueLine.js';
+import { toBitingLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+
+/** A day's work is never longer; the rest stands in the schedule of the fleet. */
+const MACHINES_LISTED = 100;
 
 /** What bites now. */
 @Injectable()
@@ -26,18 +29,22 @@ export class Today {
       this.shelf.short(),
     ]);
     const jobOf = new Map(openJobs.map((job) => [job.machineId, job.id]));
+    const ordered = machines
+      .map((scheduled) => ({ scheduled, tag: scheduled.machine.tag, answers: scheduled.schedule.answers }))
+      .sort(compareMachines);
     return {
       today,
-      machines: machines
-        .toSorted((a, b) =>
-          compareMachines(
-            { tag: a.machine.tag, answers: a.schedule.answers },
-            { tag: b.machine.tag, answers: b.schedule.answers },
-          ),
-        )
-        .map((scheduled) => this.machine(scheduled, jobOf.get(scheduled.machine.id) ?? null)),
+      machines: ordered
+        .slice(0, MACHINES_LISTED)
+        .map(({ scheduled }) => this.machine(scheduled, jobOf.get(scheduled.machine.id) ?? null)),
+      more: Math.max(0, ordered.length - MACHINES_LISTED),
+      counts: countsOf(machines),
       stale: machines
-        .flatMap((scheduled) => this.stale(scheduled, today, site.timeZone))
+        .flatMap((scheduled) => {
+          const days = staleDaysOf(scheduled, today, site.timeZone, site.staleAfterDays);
+          const { id, tag, name } = scheduled.machine;
+          return days === null ? [] : [{ id, tag, name, days, life: scheduled.schedule.life }];
+        })
         .sort((a, b) => b.days - a.days),
       short,
     };
@@ -45,29 +52,24 @@ export class Today {
 
   private machine(scheduled: ScheduledMachine, openJobId: string | null): TodayMachineDto {
     const { machine, schedule } = scheduled;
+    const lines = toBitingLines(scheduled);
     return {
-      id: machine.id,
-      tag: machine.tag,
-      name: machine.name,
+      ...{ id: machine.id, tag: machine.tag, name: machine.name },
       state: strongestState(schedule.answers),
       hoursPerWeek: schedule.usage.hoursPerWeek,
       life: schedule.life,
-      lines: toDueLines(scheduled),
+      lines,
+      fine: schedule.answers.length - lines.length,
+      isOutOfService: machine.status === 'outOfService',
       openJobId,
     };
   }
+}
 
-  private stale(
-    { machine, schedule }: ScheduledMachine,
-    today: CivilDate,
-    timeZone: string,
-  ): StaleMeterDto[] {
-    const lastRead = schedule.lastReading
-      ? civilDateAt(schedule.lastReading.at, timeZone)
-      : civilDate(machine.inServiceOn);
-    const days = staleDays(lastRead, today);
-    return days === null
-      ? []
-      : [{ id: machine.id, tag: machine.tag, name: machine.name, days, life: schedule.life }];
+function countsOf(machines: readonly ScheduledMachine[]): TodayCountsDto {
+  const counts = { machines: machines.length, overdue: 0, noRecord: 0, ripe: 0, coming: 0 };
+  for (const { schedule } of machines) {
+    for (const { state } of schedule.answers) if (state !== 'fine' && state !== 'resting') counts[state] += 1;
   }
+  return counts;
 }

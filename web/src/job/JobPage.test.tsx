@@ -4,6 +4,7 @@ import type { JobDto, SignOffDto } from '@yugator/contracts';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
+import { SITE } from '../testing/fixtures.js';
 import { JobPage } from './JobPage.js';
 
 const item = (itemId: string, name: string, minutes: number, ticked: boolean): JobDto['items'][number] => ({
@@ -64,7 +65,7 @@ beforeEach(() => {
 
 async function show() {
   const person = { id: 'p', name: 'Ansel', role: 'mechanic' as const, active: true, version: 1 };
-  const site = { name: 'Yard', timeZone: 'Europe/London', currency: 'GBP' };
+  const site = SITE;
   const router = createMemoryRouter([{ path: '/jobs/:jobId', element: <JobPage /> }], {
     initialEntries: ['/jobs/j'],
   });

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { MachineDto } from '@yugator/contracts';
+import type { MachineDetailDto } from '@yugator/contracts';
 import { NavLink, useParams } from 'react-router';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
@@ -24,7 +24,7 @@ const TABS = [
   ['details', 'Details'],
 ] as const;
 
-function Figures({ machine }: { machine: MachineDto }) {
+function Figures({ machine }: { machine: MachineDetailDto }) {
   const { site, today } = useSession();
   const replaced = machine.lastShown !== null && Math.abs(machine.lastShown - machine.life) >= 0.05;
   return (
@@ -46,7 +46,7 @@ function Figures({ machine }: { machine: MachineDto }) {
   );
 }
 
-function TabPanel({ machine, tab }: { machine: MachineDto; tab: string }) {
+function TabPanel({ machine, tab }: { machine: MachineDetailDto; tab: string }) {
   switch (tab) {
     case 'readings':
       return <Readings machine={machine} />;

@@ -1,27 +1,25 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
-import type { DueLineDto, MachineDto, Role } from '@yugator/contracts';
+import { emptySpecCard } from '@yugator/contracts';
+import type { DueLineDto, MachineDetailDto, Role } from '@yugator/contracts';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
+import { dueLine, hoursLimit, SITE } from '../testing/fixtures.js';
 import { Schedule } from './Schedule.js';
 
-const line = (itemId: string, state: DueLineDto['state'], left: number, minutes: number): DueLineDto => ({
-  ...{ itemId, itemName: itemId, state, done: [], minutes, expectedOn: null },
-  baseline: { kind: 'completion', on: '2027-04-12', life: 212.4 },
-  limits: [
-    {
-      ...{ kind: 'hours', every: 50, unit: 'hour', at: 262.4, on: null, left, used: 1 - left / 50 },
-      ...{ overdue: left < 0, ripe: left < 5, expectedOn: null },
-    },
-  ],
-});
+const line = (itemId: string, state: DueLineDto['state'], left: number, minutes: number): DueLineDto =>
+  dueLine({
+    ...{ itemId, itemName: itemId, state, minutes },
+    baseline: { kind: 'completion', on: '2027-04-12', life: 212.4 },
+    limits: [hoursLimit({ left, expectedOn: null })],
+  });
 const battery: DueLineDto = {
   ...line('Battery', 'noRecord', 0, 10),
   baseline: { kind: 'noRecord', on: null, life: null },
   limits: [],
 };
-const machine = (over: Partial<MachineDto> = {}): MachineDto => ({
+const machine = (over: Partial<MachineDetailDto> = {}): MachineDetailDto => ({
   ...{
     id: 'm',
     tag: 'M-07',
@@ -39,7 +37,11 @@ const machine = (over: Partial<MachineDto> = {}): MachineDto => ({
     cameNew: true,
     bookIds: ['b'],
   },
-  ...{ version: 1, life: 268.6, lastShown: 268.6, lastReadAt: null, hoursPerWeek: 9 },
+  ...{ serial: '', modelYear: null, cooling: null, cylinders: null, enginePower: null },
+  ...{ warrantyUntil: null, warrantyHours: null, participation: [], status: 'inService', statusSince: null },
+  working: { kind: 'unplanned', since: null, until: null },
+  ...{ version: 1, life: 268.6, lastShown: 268.6, lastReadAt: null, hoursPerWeek: 9, plannedPerWeek: null },
+  ...{ attachments: [], overrides: [], spec: emptySpecCard(), statusChanges: [], ahead: [], behind: [] },
   lines: [
     line('Grease', 'overdue', -6.2, 12),
     battery,
@@ -66,7 +68,7 @@ beforeEach(() => {
 
 function show(role: Role, shown = machine()) {
   const person = { id: 'p', name: 'Ansel', role, active: true, version: 1 };
-  const site = { name: 'Yard', timeZone: 'Europe/London', currency: 'GBP' };
+  const site = SITE;
   render(
     <QueryClientProvider client={new QueryClient()}>
       <NoticeProvider>

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import type { JobDto, MachineDto, OpenJobDto } from '@yugator/contracts';
+import type { JobDto, MachineDetailDto, OpenJobDto } from '@yugator/contracts';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
@@ -15,11 +15,11 @@ import styles from './machine.module.css';
 import { ScheduleItem } from './ScheduleItem.js';
 
 /** Due items are chosen to begin with: that is what the visit is for. */
-function dueItems({ lines }: MachineDto): string[] {
+function dueItems({ lines }: MachineDetailDto): string[] {
   return lines.filter(({ state }) => state === 'overdue' || state === 'ripe').map((line) => line.itemId);
 }
 
-function OpenJob({ machine, chosen }: { machine: MachineDto; chosen: readonly string[] }) {
+function OpenJob({ machine, chosen }: { machine: MachineDetailDto; chosen: readonly string[] }) {
   const navigate = useNavigate();
   const minutes = machine.lines
     .filter((line) => chosen.includes(line.itemId))
@@ -49,7 +49,7 @@ function OpenJob({ machine, chosen }: { machine: MachineDto; chosen: readonly st
 }
 
 /** Every item of the machine, worst first, and the way into a job. */
-export function Schedule({ machine }: { machine: MachineDto }) {
+export function Schedule({ machine }: { machine: MachineDetailDto }) {
   const mayWork = useIsOneOf('crewLead', 'mechanic');
   const [changed, setChanged] = useState<readonly string[] | null>(null);
   const today = useQuery(todayQueries.today());

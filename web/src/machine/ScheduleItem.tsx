@@ -1,6 +1,7 @@
 import Checkbox from '@mui/material/Checkbox';
 import type { DueLineDto, MachineDto } from '@yugator/contracts';
-import { baselineWords, limitWords, ruleWords } from '../schedule/dueWords.js';
+import { baselineWords, limitWords } from '../schedule/dueWords.js';
+import { ruleWords } from '../schedule/triggerWords.js';
 import { HoursTape } from '../schedule/HoursTape.js';
 import { tapeMarks } from '../schedule/hoursTape.js';
 import { StateMark } from '../schedule/StateShape.js';
@@ -39,7 +40,7 @@ export function ScheduleItem({ line, machine, chosen, onChoose }: Props) {
         <b>{line.itemName}</b>
         <br />
         <span className={styles.small}>
-          {line.limits.length ? `${ruleWords(line.limits)}, ` : ''}
+          {line.limits.length ? `${ruleWords(line.limits.map(({ rule }) => rule))}, ` : ''}
           {line.minutes} min
         </span>
       </label>

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { BookDto, MachineDto, ReadingDto } from '@yugator/contracts';
+import type { BookDto, MachineDetailDto, MachineDto, ReadingDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const fleetQueries = {
@@ -7,13 +7,13 @@ export const fleetQueries = {
     queryOptions({
       queryKey: ['machines'],
       queryFn: ({ signal }) => get<MachineDto[]>('/machines', signal),
-      meta: { subjects: ['machines', 'readings', 'jobs'] },
+      meta: { subjects: ['machines', 'readings', 'jobs', 'seasons', 'site'] },
     }),
   one: (id: string) =>
     queryOptions({
       queryKey: ['machines', id],
-      queryFn: ({ signal }) => get<MachineDto>(`/machines/${id}`, signal),
-      meta: { subjects: ['machines', 'readings', 'jobs'] },
+      queryFn: ({ signal }) => get<MachineDetailDto>(`/machines/${id}`, signal),
+      meta: { subjects: ['machines', 'readings', 'jobs', 'seasons', 'site'] },
     }),
   readings: (id: string) =>
     queryOptions({
@@ -25,6 +25,6 @@ export const fleetQueries = {
     queryOptions({
       queryKey: ['books'],
       queryFn: ({ signal }) => get<BookDto[]>('/books', signal),
-      meta: { subjects: ['machines'] },
+      meta: { subjects: ['machines', 'books'] },
     }),
 };

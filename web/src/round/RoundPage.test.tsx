@@ -8,11 +8,12 @@ import { RoundPage } from './RoundPage.js';
 
 const SESSION: SessionDto = {
   person: { id: 'p', name: 'Dru', role: 'operator', active: true, version: 1 },
-  site: { name: 'Yard', timeZone: 'Europe/London', currency: 'GBP' },
+  site: { name: 'Yard', timeZone: 'Europe/London', currency: 'GBP', unitSystem: 'metric' },
   today: '2027-05-13',
 };
 const machine = (tag: string, shown: number): RoundDto['machines'][number] => ({
   ...{ id: tag, tag, name: `Mower ${tag}`, shed: 'North shed', hoursPerWeek: 9 },
+  ...{ expectedShown: shown + 4, mostLikelyLife: shown + 20, staleDays: null },
   segments: [{ startsAt: '2026-01-01T00:00:00Z', offset: 0 }],
   readings: [{ at: new Date(Date.now() - 72 * 3_600_000).toISOString(), shown, life: shown }],
 });

@@ -11,7 +11,7 @@ const MOST = 99_999.9;
 /** Judges what was typed for `machine`, read at `now`, by the rule that the server applies. */
 export function judgeTyped(
   typed: string,
-  machine: Pick<RoundMachineDto, 'segments' | 'readings'>,
+  machine: Pick<RoundMachineDto, 'segments' | 'readings' | 'mostLikelyLife'>,
   now: Instant,
 ): TypedVerdict {
   if (typed.trim() === '') return { kind: 'empty' };
@@ -25,5 +25,6 @@ export function judgeTyped(
       life: life as LifeHours,
     })),
     machine.segments.map(({ startsAt, offset }) => ({ startsAt: instant(startsAt), offset })),
+    machine.mostLikelyLife,
   );
 }

@@ -10,6 +10,8 @@ export function verdictWords(verdict: TypedVerdict): string {
       return 'Type hours such as 412.6.';
     case 'accepted':
       return verdict.grown === null ? 'First reading' : `+${hoursWords(verdict.grown)} h`;
+    case 'unusual':
+      return `+${hoursWords(verdict.grown)} h is more than it runs in 99 of 100 such times. Look again; if it is right, confirm it.`;
     case 'refused':
       return refusalWords(verdict.fault);
   }

@@ -3,7 +3,7 @@ import { STATE_COLOUR } from './stateWords.js';
 
 /**
  * The shape of a state, its foot at (0, 0): overdue a square flag, ripe a filled pennant, coming an open one, fine a pin,
- * no record a dashed ring with a question mark. Goes inside an svg.
+ * no record a dashed ring with a question mark, resting a lying bar. Goes inside an svg.
  */
 export function StateShape({ state }: { state: DueState }) {
   const colour = STATE_COLOUR[state];
@@ -53,6 +53,12 @@ export function StateShape({ state }: { state: DueState }) {
         <g {...line} fill={colour}>
           <path d="M0 0v-14" />
           <circle cx="0" cy="-14" r="3" />
+        </g>
+      );
+    case 'resting':
+      return (
+        <g {...line} fill={colour}>
+          <rect x="-1" y="-9" width="15" height="5" />
         </g>
       );
   }

@@ -1,37 +1,45 @@
 import type { BaselineDto, DueLineDto, LimitDto } from '@yugator/contracts';
 import { dayWords, nearDayWords } from '../words/dates.js';
-import { countWords, hoursWords, intervalWords } from '../words/figures.js';
-
-/** An interval as the shop says it: "50 h", "a year", "every week" without the "every". */
-export function intervalOf({ every, unit }: Pick<LimitDto, 'every' | 'unit'>): string {
-  if (unit === 'hour') return `${intervalWords(every)} h`;
-  if (unit === 'month') {
-    if (every % 12 === 0) return every === 12 ? 'a year' : `${every / 12} years`;
-    return every === 1 ? 'a month' : `${every} months`;
-  }
-  if (every % 7 === 0) return every === 7 ? 'a week' : `${every / 7} weeks`;
-  return every === 1 ? 'a day' : `${every} days`;
-}
-
-/** The rule of an item: "every 50 h or a year". */
-export function ruleWords(triggers: readonly Pick<LimitDto, 'every' | 'unit'>[]): string {
-  const inOrder = triggers.toSorted((a, b) => Number(b.unit === 'hour') - Number(a.unit === 'hour'));
-  return inOrder.length ? `every ${inOrder.map(intervalOf).join(' or ')}` : 'never by itself';
-}
+import { countWords, hoursWords } from '../words/figures.js';
+import { overWords, triggerWords } from './triggerWords.js';
 
 /** How a limit stands: "6.2 h over 50 h", "in 3.4 h, about 14 May", "by 20 May", "due now". */
 export function limitWords(limit: LimitDto, today: string): string {
+  const { rule, left } = limit;
   if (limit.kind === 'hours') {
-    if (limit.left < 0) return `${hoursWords(-limit.left)} h over ${intervalOf(limit)}`;
-    if (limit.left === 0) return `due now, at ${intervalOf(limit)}`;
+    if (left < 0) return `${hoursWords(-left)} h ${overWords(rule)}`;
+    if (left === 0) return `due now, ${triggerWords(rule)}`;
     const about = limit.expectedOn
       ? `, about ${nearDayWords(limit.expectedOn, today).replace(/^on /, '')}`
       : '';
-    return `in ${hoursWords(limit.left)} h${about}`;
+    return `in ${hoursWords(left)} ${limit.meter === 'engine' || limit.meter === null ? '' : `${limit.meter} `}h${about}`;
   }
-  if (limit.left < 0) return `${countWords(-limit.left, 'day')} over ${intervalOf(limit)}`;
-  if (limit.left === 0) return `due today, after ${intervalOf(limit)}`;
+  if (limit.overdue) {
+    return left < 0
+      ? `${countWords(-left, 'day')} ${overWords(rule)}`
+      : `due since today, ${overWords(rule)}`;
+  }
+  if (left === 0) return `due today, ${triggerWords(rule)}`;
   return `by ${nearDayWords(limit.on ?? today, today).replace(/^on /, '')}`;
+}
+
+/** The days within which an item is expected to fall due: "between 9 and 22 May"; empty where the day is certain or unknown. */
+export function rangeWords(
+  { earlyOn, lateOn }: Pick<DueLineDto, 'earlyOn' | 'lateOn'>,
+  today: string,
+): string {
+  if (earlyOn === null || lateOn === null || earlyOn === lateOn) return '';
+  return `between ${dayWords(earlyOn, today)} and ${dayWords(lateOn, today)}`;
+}
+
+const UNRESOLVED_WORDS: Record<DueLineDto['unresolved'][number]['code'], string> = {
+  noSeason: 'no such season is planned, so this rule cannot count',
+  noOtherItem: 'the item it goes with is not on record here, so this rule cannot count',
+};
+
+/** What is the matter with triggers that give no limit. */
+export function unresolvedWords(line: DueLineDto): string[] {
+  return line.unresolved.map(({ code, trigger }) => `${triggerWords(trigger)}: ${UNRESOLVED_WORDS[code]}`);
 }
 
 /** From where the interval counts: "last done 12 May at 212.4 h". */

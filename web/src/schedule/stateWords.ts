@@ -6,6 +6,7 @@ export const STATE_WORDS: Record<DueState, string> = {
   ripe: 'Ripe',
   coming: 'Coming',
   fine: 'Fine',
+  resting: 'Resting',
 };
 
 /** The colour of a state, second to its shape and word. */
@@ -15,4 +16,5 @@ export const STATE_COLOUR: Record<DueState, string> = {
   ripe: 'var(--ripe)',
   coming: 'var(--coming)',
   fine: 'var(--fine)',
+  resting: 'var(--soft)',
 };

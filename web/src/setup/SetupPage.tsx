@@ -5,7 +5,7 @@ import { CLASS_WORDS } from '../machine/classWords.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
-import { ruleWords } from '../schedule/dueWords.js';
+import { ruleWords } from '../schedule/triggerWords.js';
 import { Crew } from './Crew.js';
 
 function Book({ book }: { book: BookDto }) {
@@ -17,7 +17,7 @@ function Book({ book }: { book: BookDto }) {
       <ul>
         {book.items.map((item) => (
           <li key={item.id}>
-            {item.name} <span className="soft">{ruleWords(item.triggers)}</span>
+            {item.name} <span className="soft">{ruleWords(item.triggers, (name) => name)}</span>
           </li>
         ))}
       </ul>

@@ -3,25 +3,15 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import type { DueLineDto, Role, TodayDto, TodayMachineDto } from '@yugator/contracts';
 import { MemoryRouter } from 'react-router';
 import { SessionContext } from '../session/useSession.js';
+import { dueLine, hoursLimit, SITE } from '../testing/fixtures.js';
 import { TodayPage } from './TodayPage.js';
 
-const oil = (state: DueLineDto['state'], left: number): DueLineDto => ({
-  ...{
-    itemId: 'oil',
-    itemName: 'Engine oil and filter',
-    state,
-    done: [],
-    minutes: 30,
-    expectedOn: '2027-05-20',
-  },
-  baseline: { kind: 'completion', on: '2027-04-12', life: 212.4 },
-  limits: [
-    {
-      ...{ kind: 'hours', every: 50, unit: 'hour', at: 262.4, on: null, left, used: 1 - left / 50 },
-      ...{ overdue: left < 0, ripe: left < 5, expectedOn: '2027-05-20' },
-    },
-  ],
-});
+const oil = (state: DueLineDto['state'], left: number): DueLineDto =>
+  dueLine({
+    ...{ state, expectedOn: '2027-05-20' },
+    baseline: { kind: 'completion', on: '2027-04-12', life: 212.4 },
+    limits: [hoursLimit({ left, expectedOn: '2027-05-20' })],
+  });
 const unknown: DueLineDto = {
   ...oil('noRecord', 0),
   itemName: 'Battery',
@@ -38,6 +28,8 @@ const machine = (tag: string, lines: DueLineDto[], openJobId: string | null = nu
     life: 268.6,
     lines,
     openJobId,
+    fine: 3,
+    isOutOfService: false,
   },
 });
 const TODAY: TodayDto = {
@@ -50,6 +42,8 @@ const TODAY: TodayDto = {
     machine('E', [oil('coming', 12)]),
     machine('F', [oil('fine', 48)]),
   ],
+  more: 0,
+  counts: { machines: 6, overdue: 2, noRecord: 1, ripe: 1, coming: 1 },
   stale: [{ id: 'E', tag: 'E', name: 'Mower E', days: 11, life: 268.6 }],
   short: [{ id: 'k', name: 'Oil change kit', unit: 'piece', onHand: 1, leastOnHand: 3 }],
 };
@@ -64,7 +58,7 @@ function answering(...answers: (object | Error)[]): void {
 
 function show(role: Role = 'crewLead') {
   const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
-  const site = { name: 'Yard', timeZone: 'Europe/London', currency: 'GBP' };
+  const site = SITE;
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <MemoryRouter>

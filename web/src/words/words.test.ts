@@ -1,33 +1,14 @@
-import type { DueLineDto, LimitDto } from '@yugator/contracts';
-import { baselineWords, limitWords, reasonWords, ruleWords } from '../schedule/dueWords.js';
+import { baselineWords, limitWords, reasonWords } from '../schedule/dueWords.js';
+import { ruleWords } from '../schedule/triggerWords.js';
+import { calendarLimit, dueLine, hoursLimit } from '../testing/fixtures.js';
 import { tapeMarks } from '../schedule/hoursTape.js';
 import { dayWords, momentWords, nearDayWords } from './dates.js';
 import { hoursWords, moneyWords, parseFigure, quantityWords } from './figures.js';
 
 const TODAY = '2027-05-13';
-const hours = (over: Partial<LimitDto> = {}): LimitDto => ({
-  ...{ kind: 'hours', every: 50, unit: 'hour', at: 262.4, on: null, left: -6.2, used: 1.12 },
-  ...{ overdue: true, ripe: true, expectedOn: '2027-05-10' },
-  ...over,
-});
-const calendar = (over: Partial<LimitDto> = {}): LimitDto => ({
-  ...{ kind: 'calendar', every: 12, unit: 'month', at: null, on: '2027-05-20', left: 7, used: 0.98 },
-  ...{ overdue: false, ripe: true, expectedOn: '2027-05-20' },
-  ...over,
-});
-const line = (over: Partial<DueLineDto> = {}): DueLineDto => ({
-  ...{
-    itemId: 'oil',
-    itemName: 'Engine oil and filter',
-    state: 'overdue',
-    done: [],
-    minutes: 30,
-    expectedOn: null,
-  },
-  baseline: { kind: 'completion', on: '2027-05-12', life: 212.4 },
-  limits: [hours()],
-  ...over,
-});
+const hours = hoursLimit;
+const calendar = calendarLimit;
+const line = dueLine;
 
 describe('the words of a schedule', () => {
   it('say why in one sentence', () => {
@@ -48,19 +29,33 @@ describe('the words of a schedule', () => {
     [hours({ left: 3.4, expectedOn: '2027-05-14' }), 'in 3.4 h, about tomorrow'],
     [hours({ left: 3.4, expectedOn: '2027-05-18' }), 'in 3.4 h, about Tuesday'],
     [hours({ left: 140, expectedOn: null }), 'in 140.0 h'],
-    [hours({ left: 0 }), 'due now, at 50 h'],
+    [hours({ left: 0 }), 'due now, every 50 h'],
     [calendar(), 'by 20 May'],
-    [calendar({ left: 0, on: TODAY }), 'due today, after a year'],
+    [calendar({ left: 0, on: TODAY }), 'due today, every year'],
     [calendar({ left: -1, on: '2027-05-12' }), '1 day over a year'],
-    [calendar({ every: 7, unit: 'day', left: -9, on: '2027-05-04' }), '9 days over a week'],
+    [calendar({ rule: { kind: 'everyCalendar', count: 7, unit: 'day' }, left: -9 }), '9 days over a week'],
+    [hours({ meter: 'loader', left: 3 }), 'in 3.0 loader h, about 10 May'],
+    [
+      calendar({ rule: { kind: 'seasonEdge', season: 'Mowing', edge: 'first', offsetDays: -14 }, left: -2 }),
+      '2 days late, due 14 days before Mowing begins',
+    ],
   ])('a limit: %#', (limit, words) => {
     expect(limitWords(limit, TODAY)).toBe(words);
   });
 
   it('give the rule with its hours first', () => {
-    expect(ruleWords([calendar(), hours()])).toBe('every 50 h or a year');
-    expect(ruleWords([{ every: 24, unit: 'month' }])).toBe('every 2 years');
-    expect(ruleWords([{ every: 6, unit: 'month' }])).toBe('every 6 months');
+    const everyMonths = (count: number) => ({ kind: 'everyCalendar', count, unit: 'month' }) as const;
+    expect(ruleWords([everyMonths(12), hours().rule])).toBe('every 50 h or a year');
+    expect(ruleWords([everyMonths(24)])).toBe('every 2 years');
+    expect(ruleWords([everyMonths(12)])).toBe('every year');
+    expect(ruleWords([{ kind: 'firstHours', hours: 5, meter: 'engine' }, hours().rule])).toBe(
+      'first at 5 h, then every 50 h',
+    );
+    expect(ruleWords([{ kind: 'everyNth', n: 2, itemId: 'o', everyTimeAboveHours: 100 }], () => 'Oil')).toBe(
+      'with every 2nd "Oil", every time above 100 h a year',
+    );
+    expect(ruleWords([{ kind: 'storage', days: 30 }])).toBe('every 30 days in storage');
+    expect(ruleWords([])).toBe('never by itself');
   });
 
   it('tell where the interval counts from', () => {

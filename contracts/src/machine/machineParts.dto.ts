@@ -1,0 +1,164 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import type { Trigger } from '@yugator/core';
+import { IsCivilDay } from '../civilDay.js';
+import { IsMeterHours } from '../meterHours.js';
+import { IsTriggers } from '../schedule/triggers.js';
+import { ParticipationDto } from '../season/season.dto.js';
+import { Trimmed } from '../trimmed.js';
+import { ATTACHMENT_KINDS, MACHINE_STATUSES } from './machineClass.js';
+import type { AttachmentKind, MachineStatus } from './machineClass.js';
+
+/** An attachment whose hours are a share of the engine's. */
+export class AttachmentDto {
+  @IsIn(ATTACHMENT_KINDS, { message: 'Choose loader, deck, blower or blade.' })
+  kind!: AttachmentKind;
+
+  @Trimmed()
+  @Length(1, 60, { message: 'Name the attachment in 1 to 60 letters.' })
+  name!: string;
+
+  @Max(1, { message: 'An attachment runs at most as long as the engine: give a share up to 1.' })
+  @Min(0.01, { message: 'Give the share of the engine hours from 0.01, such as 0.2.' })
+  @IsNumber(
+    { maxDecimalPlaces: 3 },
+    { message: 'Give the share of the engine hours as a number, such as 0.2.' },
+  )
+  share!: number;
+
+  /** its own hours when the share began to count */
+  @IsMeterHours()
+  hoursAtStart!: number;
+
+  /** hours of the engine when the share began to count */
+  @IsMeterHours()
+  engineAtStart!: number;
+}
+
+class VersionedDto {
+  @IsInt({ message: 'The version that the change is based on is missing.' })
+  version!: number;
+}
+
+export class UpdateAttachmentsDto extends VersionedDto {
+  @ValidateNested({ each: true })
+  @Type(() => AttachmentDto)
+  @ArrayMaxSize(4, { message: 'A machine has one attachment of each kind at most.' })
+  attachments!: AttachmentDto[];
+}
+
+/** In which seasons a machine works. */
+export class UpdateParticipationDto extends VersionedDto {
+  @ValidateNested({ each: true })
+  @Type(() => ParticipationDto)
+  @ArrayMaxSize(20, { message: 'A machine takes part in 20 seasons at most.' })
+  participation!: ParticipationDto[];
+}
+
+/** Takes a machine out of service, lays it up, retires it, or puts it back. */
+export class ChangeStatusDto extends VersionedDto {
+  @IsIn(MACHINE_STATUSES, { message: 'Choose in service, laid up, out of service or retired.' })
+  status!: MachineStatus;
+
+  @IsCivilDay({ message: 'Give the day as a date that exists, such as 2026-11-02.' })
+  since!: string;
+
+  @Trimmed()
+  @Length(3, 200, { message: 'Say in 3 to 200 letters why.' })
+  reason!: string;
+}
+
+/** A change of status as the history tells it. */
+export class StatusChangeDto {
+  status!: MachineStatus;
+  since!: string;
+  reason!: string;
+  by!: string;
+}
+
+/** How a machine departs from a line of its books. What is left out stays as the book has it. */
+export class OverrideFieldsDto {
+  @IsBoolean({ message: 'Say whether the machine has no such part.' })
+  isOmitted!: boolean;
+
+  @ValidateIf((fields: OverrideFieldsDto) => fields.triggers !== null)
+  @IsTriggers()
+  triggers!: Trigger[] | null;
+
+  @IsOptional()
+  @Max(1, { message: 'A duty factor shortens: give at most 1.' })
+  @Min(0.1, { message: 'Give a duty factor from 0.1, such as 0.5 for dust.' })
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the duty factor as a number, such as 0.5.' })
+  dutyFactor!: number | null;
+
+  @IsOptional()
+  @Max(500, { message: 'Give 500 h at most.' })
+  @Min(0, { message: 'A window cannot be less than 0.' })
+  @IsNumber({ maxDecimalPlaces: 1 }, { message: 'Give the hours as a number, such as 5.' })
+  windowHours!: number | null;
+
+  @IsOptional()
+  @Max(180, { message: 'Give 180 days at most.' })
+  @Min(0, { message: 'A window cannot be less than 0.' })
+  @IsInt({ message: 'Give the days as a whole number, such as 14.' })
+  windowDays!: number | null;
+
+  @Trimmed()
+  @Length(3, 200, { message: 'Say in 3 to 200 letters why this machine differs from its book.' })
+  reason!: string;
+}
+
+export class OverrideDto extends OverrideFieldsDto {
+  itemId!: string;
+  itemName!: string;
+}
+
+/** What one machine hands on to others of its kind. */
+export const SHARED_PARTS = ['spec', 'books', 'seasons', 'attachments', 'overrides'] as const;
+export type SharedPart = (typeof SHARED_PARTS)[number];
+
+export class ShareDto {
+  @IsIn(SHARED_PARTS, { each: true, message: 'Choose what to hand on.' })
+  @ArrayMinSize(1, { message: 'Choose what to hand on.' })
+  parts!: SharedPart[];
+
+  @IsString({ each: true, message: 'Choose the machines.' })
+  @ArrayMinSize(1, { message: 'Choose at least one machine.' })
+  @ArrayMaxSize(2000, { message: 'Choose 2,000 machines at most.' })
+  machineIds!: string[];
+}
+
+/** Says that the meter was replaced, or began again from nought. */
+export class ChangeMeterDto {
+  @IsIn(['replaced', 'rolledOver'], { message: 'Say whether the meter was replaced or rolled over.' })
+  kind!: 'replaced' | 'rolledOver';
+
+  @IsCivilDay({ message: 'Give the day as a date that exists, such as 2027-05-12.' })
+  on!: string;
+
+  /** what the old meter showed at the end; its largest figure where it rolled over */
+  @IsMeterHours()
+  oldShown!: number;
+
+  /** what the new meter shows, or the same one now */
+  @IsMeterHours()
+  newShown!: number;
+
+  @Trimmed()
+  @Length(3, 200, { message: 'Say in 3 to 200 letters what happened.' })
+  reason!: string;
+}

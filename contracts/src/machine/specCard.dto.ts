@@ -1,0 +1,200 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { applyDecorators } from '../applyDecorators.js';
+import { Trimmed } from '../trimmed.js';
+
+const ROWS = { message: 'Keep 60 lines at most in each part of the card.' };
+
+function Name(what: string): PropertyDecorator {
+  return applyDecorators(Trimmed(), Length(1, 60, { message: `Name the ${what} in 1 to 60 letters.` }));
+}
+
+function Note(): PropertyDecorator {
+  return applyDecorators(Trimmed(), MaxLength(200, { message: 'Keep the note within 200 letters.' }));
+}
+
+function Amount(sentence: string, most: number, least = 0): PropertyDecorator {
+  return applyDecorators(
+    IsNumber({ maxDecimalPlaces: 6 }, { message: sentence }),
+    Min(least, { message: sentence }),
+    Max(most, { message: sentence }),
+  );
+}
+
+/** A grade of oil and the temperatures it is approved for. */
+export class GradeDto {
+  @Name('grade')
+  grade!: string;
+
+  /** such as API CK-4 */
+  @Note()
+  category!: string;
+
+  /** °C; null where there is no lower bound */
+  @IsOptional()
+  @Amount('Give the temperature in °C, from -60 to 60.', 60, -60)
+  fromCelsius!: number | null;
+
+  @IsOptional()
+  @Amount('Give the temperature in °C, from -60 to 60.', 60, -60)
+  toCelsius!: number | null;
+}
+
+export class FluidSpecDto {
+  @Name('fluid')
+  fluid!: string;
+
+  /** litres, the filter changed too */
+  @Amount('Give the capacity as a volume, such as 1.9 L or 2 qt.', 500)
+  litresWithFilter!: number;
+
+  /** litres, the filter left on; null where it makes no difference */
+  @IsOptional()
+  @Amount('Give the capacity as a volume, such as 1.7 L or 1.8 qt.', 500)
+  litresWithoutFilter!: number | null;
+
+  @ValidateNested({ each: true })
+  @Type(() => GradeDto)
+  @ArrayMaxSize(10, { message: 'Keep 10 grades at most.' })
+  grades!: GradeDto[];
+}
+
+export class TorqueSpecDto {
+  @Name('fastener')
+  fastener!: string;
+
+  /** N·m */
+  @Amount('Give the torque, such as 20 N·m or 15 lbf·ft.', 5000)
+  low!: number;
+
+  @Amount('Give the torque, such as 20 N·m or 15 lbf·ft.', 5000)
+  high!: number;
+}
+
+export class PlugSpecDto {
+  @Name('plug')
+  type!: string;
+
+  /** mm */
+  @Amount('Give the gap, such as 0.76 mm or 0.030 in.', 5)
+  gap!: number;
+}
+
+export class TyreSpecDto {
+  @IsIn(['front', 'rear'], { message: 'Choose the front or the rear axle.' })
+  axle!: 'front' | 'rear';
+
+  /** kPa */
+  @Amount('Give the pressure, such as 97 kPa or 14 psi.', 1000)
+  low!: number;
+
+  @Amount('Give the pressure, such as 97 kPa or 14 psi.', 1000)
+  high!: number;
+
+  /** kPa, as the sidewall says */
+  @Amount('Give the sidewall maximum, such as 138 kPa or 20 psi.', 1000)
+  sidewallMaximum!: number;
+}
+
+/** A length that is measured: the deflection of a belt, the free play of a pedal. */
+export class PlaySpecDto {
+  @Name('belt or pedal')
+  name!: string;
+
+  /** mm */
+  @Amount('Give the range in mm or inches, such as 7-9 mm.', 500)
+  low!: number;
+
+  @Amount('Give the range in mm or inches, such as 7-9 mm.', 500)
+  high!: number;
+}
+
+export class GreaseFittingDto {
+  @Name('fitting')
+  name!: string;
+
+  @Note()
+  where!: string;
+
+  @Max(200, { message: 'Give 200 strokes at most.' })
+  @Min(1, { message: 'Give at least one stroke.' })
+  @IsInt({ message: 'Give the usual strokes as a whole number, such as 3.' })
+  strokes!: number;
+}
+
+/** A size or a note under a name: a filter, a tool, how to get there. */
+export class NamedNoteDto {
+  @Name('line')
+  name!: string;
+
+  @Note()
+  note!: string;
+}
+
+/** What a machine holds and is set to, in SI units. */
+export class SpecCardDto {
+  @ValidateNested({ each: true })
+  @Type(() => FluidSpecDto)
+  @ArrayMaxSize(60, ROWS)
+  fluids!: FluidSpecDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => TorqueSpecDto)
+  @ArrayMaxSize(60, ROWS)
+  torques!: TorqueSpecDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => PlugSpecDto)
+  @ArrayMaxSize(60, ROWS)
+  plugs!: PlugSpecDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => TyreSpecDto)
+  @ArrayMaxSize(60, ROWS)
+  tyres!: TyreSpecDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => PlaySpecDto)
+  @ArrayMaxSize(60, ROWS)
+  plays!: PlaySpecDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => GreaseFittingDto)
+  @ArrayMaxSize(60, ROWS)
+  fittings!: GreaseFittingDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => NamedNoteDto)
+  @ArrayMaxSize(60, ROWS)
+  filters!: NamedNoteDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => NamedNoteDto)
+  @ArrayMaxSize(60, ROWS)
+  tools!: NamedNoteDto[];
+}
+
+/** A card on which nothing stands yet. */
+export function emptySpecCard(): SpecCardDto {
+  return { fluids: [], torques: [], plugs: [], tyres: [], plays: [], fittings: [], filters: [], tools: [] };
+}
+
+export class UpdateSpecDto {
+  @ValidateNested()
+  @Type(() => SpecCardDto)
+  spec!: SpecCardDto;
+
+  @IsInt({ message: 'The version that the change is based on is missing.' })
+  version!: number;
+}

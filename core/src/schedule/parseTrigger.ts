@@ -1,0 +1,85 @@
+import { HOURS_GRIDS, METERS } from './trigger.js';
+import type { HoursGrid, MeterName, Trigger } from './trigger.js';
+
+/** Why something is no trigger. */
+export type TriggerFault =
+  'kind' | 'hours' | 'count' | 'unit' | 'meter' | 'grid' | 'season' | 'offset' | 'nth' | 'storage';
+
+/** A trigger, or what is wrong with it. */
+export type ParsedTrigger = { readonly trigger: Trigger } | { readonly fault: TriggerFault };
+
+const MOST_HOURS = 20_000;
+const MOST_COUNT = 3650;
+
+type Loose = Readonly<Record<string, unknown>>;
+
+function isWithin(value: unknown, least: number, most: number): value is number {
+  return typeof value === 'number' && Number.isFinite(value) && value >= least && value <= most;
+}
+
+function isWhole(value: unknown, least: number, most: number): value is number {
+  return isWithin(value, least, most) && Number.isInteger(value);
+}
+
+function meterOf({ meter }: Loose): MeterName | null {
+  return METERS.find((name) => name === (meter ?? 'engine')) ?? null;
+}
+
+function gridOf({ grid }: Loose): HoursGrid | null | undefined {
+  return (grid ?? null) === null ? null : HOURS_GRIDS.find((name) => name === grid);
+}
+
+function hoursTrigger(loose: Loose, kind: 'firstHours' | 'everyHours'): ParsedTrigger {
+  const { hours } = loose;
+  const meter = meterOf(loose);
+  const grid = gridOf(loose);
+  if (!isWithin(hours, 0.1, MOST_HOURS)) return { fault: 'hours' };
+  if (meter === null) return { fault: 'meter' };
+  if (grid === undefined) return { fault: 'grid' };
+  return { trigger: kind === 'firstHours' ? { kind, hours, meter } : { kind, hours, meter, grid } };
+}
+
+function calendarTrigger({ count, unit }: Loose, kind: 'firstCalendar' | 'everyCalendar'): ParsedTrigger {
+  if (!isWhole(count, 1, MOST_COUNT)) return { fault: 'count' };
+  if (unit !== 'day' && unit !== 'month') return { fault: 'unit' };
+  return { trigger: { kind, count, unit } };
+}
+
+function seasonTrigger({ season, edge, offsetDays }: Loose): ParsedTrigger {
+  const name = season ?? null;
+  if (name !== null && (typeof name !== 'string' || name.trim() === '')) return { fault: 'season' };
+  if (edge !== 'first' && edge !== 'last') return { fault: 'season' };
+  if (!isWhole(offsetDays, -180, 180)) return { fault: 'offset' };
+  return { trigger: { kind: 'seasonEdge', season: name, edge, offsetDays } };
+}
+
+function nthTrigger({ n, itemId, everyTimeAboveHours }: Loose): ParsedTrigger {
+  const above = everyTimeAboveHours ?? null;
+  if (!isWhole(n, 2, 50) || typeof itemId !== 'string' || itemId === '') return { fault: 'nth' };
+  if (above !== null && !isWithin(above, 1, MOST_HOURS)) return { fault: 'nth' };
+  return { trigger: { kind: 'everyNth', n, itemId, everyTimeAboveHours: above } };
+}
+
+/** The trigger that a loose value from a file, a form or a table stands for, or what is wrong with it. */
+export function parseTrigger(value: unknown): ParsedTrigger {
+  if (typeof value !== 'object' || value === null) return { fault: 'kind' };
+  const loose = value as Loose;
+  switch (loose['kind']) {
+    case 'firstHours':
+    case 'everyHours':
+      return hoursTrigger(loose, loose['kind']);
+    case 'firstCalendar':
+    case 'everyCalendar':
+      return calendarTrigger(loose, loose['kind']);
+    case 'seasonEdge':
+      return seasonTrigger(loose);
+    case 'everyNth':
+      return nthTrigger(loose);
+    case 'storage':
+      return isWhole(loose['days'], 1, 366)
+        ? { trigger: { kind: 'storage', days: loose['days'] } }
+        : { fault: 'storage' };
+    default:
+      return { fault: 'kind' };
+  }
+}

@@ -1,0 +1,76 @@
+import type { Action, ScheduleItem } from './item.js';
+
+/** Replacing is more than cleaning, and cleaning more than inspecting. Other actions have nothing below them. */
+const STRENGTH: Partial<Record<Action, number>> = { replace: 3, clean: 2, inspect: 1 };
+
+/** Whether doing `action` does all that `other` would on the same component. */
+function covers(action: Action, other: Action): boolean {
+  return action === other || (STRENGTH[action] ?? 0) > (STRENGTH[other] ?? Infinity);
+}
+
+/** The items of a schedule by what they are looked up with. */
+interface ItemsBy {
+  readonly id: ReadonlyMap<string, ScheduleItem>;
+  readonly component: ReadonlyMap<string, readonly ScheduleItem[]>;
+}
+
+function itemsBy(items: readonly ScheduleItem[]): ItemsBy {
+  const id = new Map<string, ScheduleItem>();
+  const component = new Map<string, ScheduleItem[]>();
+  for (const item of items) {
+    id.set(item.id, item);
+    if (item.component === '') continue;
+    const group = component.get(item.component);
+    if (group) group.push(item);
+    else component.set(item.component, [item]);
+  }
+  return { id, component };
+}
+
+/** Ids of `item` and of all that it renews: the same or weaker actions on its component, those it names, and what these renew. */
+function renewedOf(item: ScheduleItem, by: ItemsBy): string[] {
+  const reached = [item];
+  for (const done of reached) {
+    for (const other of by.component.get(done.component) ?? []) {
+      if (covers(done.action, other.action) && !reached.includes(other)) reached.push(other);
+    }
+    for (const named of done.renews) {
+      const other = by.id.get(named);
+      if (other && !reached.includes(other)) reached.push(other);
+    }
+  }
+  return reached.map(({ id }) => id);
+}
+
+/** Ids of the items that are as good as done when the item with `id` is done, itself first; those of renewed ones included. */
+export function renewedBy(id: string, items: readonly ScheduleItem[]): string[] {
+  const by = itemsBy(items);
+  const item = by.id.get(id);
+  return item ? renewedOf(item, by) : [];
+}
+
+/** For each item, the ids of those whose doing renews it, itself included. */
+export function renewers(items: readonly ScheduleItem[]): Map<string, string[]> {
+  const by = itemsBy(items);
+  const result = new Map<string, string[]>();
+  for (const item of items) {
+    for (const renewed of renewedOf(item, by)) {
+      const known = result.get(renewed);
+      if (known) known.push(item.id);
+      else result.set(renewed, [item.id]);
+    }
+  }
+  return result;
+}
+
+/** For each item, the ids of those whose inspection ("inspected, kept") is an inspection of it too. */
+export function inspectors(items: readonly ScheduleItem[]): Map<string, string[]> {
+  return new Map(
+    items
+      .filter((item) => item.action === 'inspect' && item.component !== '')
+      .map((item) => [
+        item.id,
+        items.filter((other) => other !== item && other.component === item.component).map(({ id }) => id),
+      ]),
+  );
+}

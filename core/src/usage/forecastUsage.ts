@@ -1,0 +1,132 @@
+import { dateOfDayNumber, dayNumber } from '../calendar/civilDate.js';
+import type { CivilDate } from '../calendar/civilDate.js';
+import { evenPlan } from '../season/usePlan.js';
+import type { UsePlan } from '../season/usePlan.js';
+import { evidence } from './evidence.js';
+import { observedRate } from './observedRate.js';
+import { datePassed } from './passed.js';
+import type { HoursRange, ReachedDates, UsageModel, UsagePoint } from './usageModel.js';
+import { hoursQuantile, POINT_10, POINT_90, POINT_99, workFactor } from './workFactor.js';
+import type { WorkFactor } from './workFactor.js';
+
+const NEVER: ReachedDates = { earlyOn: null, expectedOn: null, lateOn: null };
+/** Older gaps carry no weight. */
+const EVIDENCE_DAYS = 1100;
+/** Half a day of work is nothing unusual for any machine, nor is one fetched out of the shed in winter. */
+const ALWAYS_LIKELY_HOURS = 4;
+
+/** Counting from the last reading, the first day on which the quantile at `z` of the hours run comes to `hours`. */
+function dayOfQuantile(
+  plan: UsePlan,
+  factor: WorkFactor,
+  from: number,
+  hours: number,
+  z: number,
+): number | null {
+  const reaches = (day: number) => hoursQuantile(factor, plan.exposure(from, day), z) >= hours;
+  let low = from + 1;
+  if (low > plan.horizon) return null;
+  // Most due points are near: doubling the reach finds them in fewer steps than halving ten years.
+  let reach = 32;
+  while (from + reach < plan.horizon && !reaches(from + reach)) {
+    low = from + reach + 1;
+    reach *= 2;
+  }
+  let high = Math.min(plan.horizon, from + reach);
+  if (high === plan.horizon && !reaches(high)) return null;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (reaches(middle)) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
+function forecast(
+  points: readonly UsagePoint[],
+  last: UsagePoint,
+  plan: UsePlan,
+  factor: WorkFactor,
+  today: number,
+): Pick<UsageModel, 'dateReached' | 'lifeOn' | 'mostLikelyLife'> {
+  // What was to come by today and is not known to have come, may be so today.
+  const notBeforeToday = (day: number | null): CivilDate | null =>
+    day === null ? null : dateOfDayNumber(Math.max(day, today));
+  return {
+    dateReached(life) {
+      const hours = life - last.life;
+      if (hours <= 0) {
+        const passedOn = datePassed(points, life);
+        return { earlyOn: passedOn, expectedOn: passedOn, lateOn: passedOn };
+      }
+      return {
+        earlyOn: notBeforeToday(dayOfQuantile(plan, factor, last.day, hours, POINT_90)),
+        expectedOn: notBeforeToday(plan.dayReached(last.day, hours / factor.mean)),
+        lateOn: notBeforeToday(dayOfQuantile(plan, factor, last.day, hours, POINT_10)),
+      };
+    },
+    lifeOn(day): HoursRange {
+      const planned = plan.exposure(last.day, dayNumber(day));
+      return {
+        low: last.life + hoursQuantile(factor, planned, POINT_10),
+        expected: last.life + factor.mean * planned,
+        high: last.life + hoursQuantile(factor, planned, POINT_90),
+      };
+    },
+    mostLikelyLife(day) {
+      const planned = plan.exposure(last.day, dayNumber(day));
+      return last.life + Math.max(ALWAYS_LIKELY_HOURS, hoursQuantile(factor, planned, POINT_99));
+    },
+  };
+}
+
+/** Of a machine that nothing is known about, or that stands still: only what it passed already can be dated. */
+function standstill(points: readonly UsagePoint[], hoursPerWeek: number | null): UsageModel {
+  const last = points.at(-1);
+  return {
+    hoursPerWeek,
+    plannedPerWeek: null,
+    dateReached(life) {
+      if (!last || life > last.life) return NEVER;
+      const passedOn = datePassed(points, life);
+      return { earlyOn: passedOn, expectedOn: passedOn, lateOn: passedOn };
+    },
+    lifeOn: () =>
+      last && hoursPerWeek !== null ? { low: last.life, expected: last.life, high: last.life } : null,
+    mostLikelyLife: () => null,
+  };
+}
+
+/**
+ * The forecast of a machine from its `points` (in order of time, at least one a reading) on `today` (a day number): its plan
+ * times its own work factor, learned from the gaps between readings. A machine without a plan goes on at its own average of
+ * the last 90 days, with a range learned in the same way. Days ahead count from the last point and are never before `today`.
+ */
+export function forecastUsage(points: readonly UsagePoint[], plan: UsePlan, today: number): UsageModel {
+  const last = points.at(-1);
+  if (!last) return standstill(points, null);
+  if (plan.working.length > 0) {
+    const factor = workFactor(evidence(points, plan, today));
+    const plannedPerWeek = plan.exposure(today - 1, today) * 7;
+    return {
+      hoursPerWeek: factor.mean * plannedPerWeek,
+      plannedPerWeek,
+      ...forecast(points, last, plan, factor, today),
+    };
+  }
+  const rate = observedRate(points, today);
+  if (rate === null || rate <= 0) return standstill(points, rate);
+  const own = evenPlan(rate, Math.max(points[0]?.day ?? today, today - EVIDENCE_DAYS), plan.horizon);
+  const learned = workFactor(evidence(points, own, today));
+  return {
+    hoursPerWeek: rate * 7,
+    plannedPerWeek: null,
+    ...forecast(
+      points,
+      last,
+      own,
+      { ...learned, mean: 1, variance: learned.variance / learned.mean ** 2 },
+      today,
+    ),
+  };
+}

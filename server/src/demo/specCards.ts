@@ -1,0 +1,147 @@
+import { emptySpecCard } from '@yugator/contracts';
+import type { Cooling, Fuel, MachineClass, SpecCardDto } from '@yugator/contracts';
+import { parseRange } from '@yugator/core';
+import type { Dimension, QuantityRange, Unit } from '@yugator/core';
+
+/** The columns of a demonstration machine that follow from its class and fuel. */
+interface DemoSpec {
+  readonly cooling: Cooling;
+  readonly cylinders: number;
+  readonly enginePower: number;
+  readonly spec: SpecCardDto;
+}
+
+/** A figure as its book prints it, in SI to the millionth. */
+function figure(text: string, dimension: Dimension, unit: Unit): QuantityRange {
+  const range = parseRange(text, dimension, unit);
+  if (!range) throw new Error(`"${text}" is no figure of ${dimension}.`);
+  const round = (value: number) => Math.round(value * 1e6) / 1e6;
+  return { low: round(range.low), high: round(range.high) };
+}
+
+function litres(text: string): number {
+  return figure(text, 'volume', 'L').low;
+}
+
+function tyre(axle: 'front' | 'rear', pressure: string, sidewall: string): SpecCardDto['tyres'][number] {
+  return {
+    axle,
+    ...figure(pressure, 'pressure', 'kPa'),
+    sidewallMaximum: figure(sidewall, 'pressure', 'kPa').low,
+  };
+}
+
+function torque(fastener: string, text: string): SpecCardDto['torques'][number] {
+  return { fastener, ...figure(text, 'torque', 'N·m') };
+}
+
+function grade(name: string, category: string, fromCelsius: number | null, toCelsius: number | null) {
+  return { grade: name, category, fromCelsius, toCelsius };
+}
+
+const GASOLINE_GRADES = [
+  grade('10W-30', 'API SJ or later', -18, 40),
+  grade('5W-30', 'API SJ or later', -30, 5),
+];
+const DIESEL_GRADES = [
+  grade('15W-40', 'API CI-4 or later', -15, 45),
+  grade('10W-30', 'API CI-4 or later', -25, 30),
+];
+
+function mower(): SpecCardDto {
+  return {
+    ...emptySpecCard(),
+    fluids: [
+      {
+        fluid: 'Engine oil',
+        litresWithFilter: litres('2.1 qt'),
+        litresWithoutFilter: litres('1.9 qt'),
+        grades: GASOLINE_GRADES,
+      },
+    ],
+    torques: [
+      torque('Spark plugs', '15 lbf·ft'),
+      torque('Blade bolts', '50-60 lbf·ft'),
+      torque('Drain plug', '12 lbf·ft'),
+    ],
+    plugs: [{ type: '5/8 in hexagon', gap: figure('0.030 in', 'length', 'mm').low }],
+    tyres: [tyre('front', '12-14 psi', '22 psi'), tyre('rear', '10-12 psi', '14 psi')],
+    plays: [{ name: 'Deck belt, mid-span', ...figure('10-13 mm', 'length', 'mm') }],
+    fittings: [
+      { name: 'Deck spindles', where: 'three, from above', strokes: 2 },
+      { name: 'Caster pivots', where: 'left and right', strokes: 3 },
+      { name: 'Axle pivot', where: 'behind the front axle, from the left', strokes: 3 },
+    ],
+    filters: [{ name: 'Oil filter', note: 'spin-on, 65 mm, as tall as the old one' }],
+    tools: [{ name: 'Spark plugs', note: 'deep socket 5/8 in; left one from behind the muffler guard' }],
+  };
+}
+
+function tractor(): SpecCardDto {
+  return {
+    ...emptySpecCard(),
+    fluids: [
+      { fluid: 'Engine oil', litresWithFilter: 3.7, litresWithoutFilter: 3.4, grades: DIESEL_GRADES },
+      {
+        fluid: 'Transmission and hydraulic oil',
+        litresWithFilter: 18,
+        litresWithoutFilter: null,
+        grades: [],
+      },
+      { fluid: 'Front axle oil', litresWithFilter: 4.5, litresWithoutFilter: null, grades: [] },
+      { fluid: 'Coolant', litresWithFilter: 5, litresWithoutFilter: null, grades: [] },
+    ],
+    torques: [
+      torque('Wheel bolts, front', '77-90 N·m'),
+      torque('Wheel bolts, rear', '109-126 N·m'),
+      torque('Sump plugs, both', '35 N·m'),
+    ],
+    tyres: [tyre('front', '160-180 kPa', '200 kPa'), tyre('rear', '120-140 kPa', '160 kPa')],
+    plays: [
+      { name: 'Fan belt, mid-span', ...figure('7-9 mm', 'length', 'mm') },
+      { name: 'Brake pedals, free play', ...figure('30-40 mm', 'length', 'mm') },
+    ],
+    fittings: [
+      { name: 'Front axle pivot', where: 'two, front and rear', strokes: 4 },
+      { name: 'Three-point linkage', where: 'lifting rods', strokes: 3 },
+    ],
+    filters: [{ name: 'Engine oil filter', note: 'spin-on, 80 mm' }],
+    tools: [{ name: 'Sump', note: 'two plugs, 17 mm: both must be drained' }],
+  };
+}
+
+function cart(fuel: Fuel): SpecCardDto {
+  const isDiesel = fuel === 'diesel';
+  return {
+    ...emptySpecCard(),
+    fluids: [
+      {
+        ...{
+          fluid: 'Engine oil',
+          litresWithFilter: isDiesel ? 2.8 : 1.9,
+          litresWithoutFilter: isDiesel ? 2.5 : 1.7,
+        },
+        grades: isDiesel ? DIESEL_GRADES : [grade('10W-40', 'API SJ or later', -20, 45)],
+      },
+    ],
+    torques: [torque('Wheel nuts', '80-90 N·m')],
+    plugs: isDiesel ? [] : [{ type: '13/16 in hexagon', gap: 0.8 }],
+    tyres: [tyre('front', '14 psi', '20 psi'), tyre('rear', '14-16 psi', '24 psi')],
+    fittings: [{ name: 'Axles', where: 'turn with the axle; roll the vehicle to reach them', strokes: 3 }],
+    filters: [{ name: 'Hydraulic filters', note: 'two of different size' }],
+  };
+}
+
+/** What stands on the spec card of a demonstration machine, and the figures of its engine. */
+export function specCardOf(machineClass: MachineClass, fuel: Fuel): DemoSpec {
+  switch (machineClass) {
+    case 'ridingMower':
+      return { cooling: 'air', cylinders: 2, enginePower: figure('20 hp', 'power', 'kW').low, spec: mower() };
+    case 'zeroTurn':
+      return { cooling: 'air', cylinders: 2, enginePower: figure('24 hp', 'power', 'kW').low, spec: mower() };
+    case 'compactTractor':
+      return { cooling: 'liquid', cylinders: 3, enginePower: 20.5, spec: tractor() };
+    case 'utilityVehicle':
+      return { cooling: 'liquid', cylinders: fuel === 'diesel' ? 3 : 1, enginePower: 15, spec: cart(fuel) };
+  }
+}

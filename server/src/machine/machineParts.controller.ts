@@ -1,0 +1,96 @@
+import { Body, Controller, Delete, Param, Post, Put } from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import {
+  ChangeStatusDto,
+  MachineDetailDto,
+  OverrideFieldsDto,
+  ShareDto,
+  UpdateAttachmentsDto,
+  UpdateParticipationDto,
+  UpdateSpecDto,
+} from '@yugator/contracts';
+import { Person } from '../people/person.model.js';
+import { Allow } from '../session/allow.js';
+import { Caller } from '../session/caller.js';
+import { Fleet } from './fleet.js';
+import { MachineParts } from './machineParts.js';
+
+@ApiTags('machines')
+@Controller('api/machines/:id')
+export class MachinePartsController {
+  constructor(
+    private readonly parts: MachineParts,
+    private readonly fleet: Fleet,
+  ) {}
+
+  @ApiOperation({ summary: 'Take out of service, lay up, retire, or put back' })
+  @ApiCreatedResponse({ type: MachineDetailDto })
+  @Allow('crewLead', 'mechanic')
+  @Post('status')
+  async status(
+    @Param('id') id: string,
+    @Body() body: ChangeStatusDto,
+    @Caller() caller: Person,
+  ): Promise<MachineDetailDto> {
+    await this.parts.changeStatus(id, body, caller);
+    return this.fleet.get(id);
+  }
+
+  @ApiOperation({ summary: 'Say in which seasons the machine works, and how many hours a week' })
+  @ApiOkResponse({ type: MachineDetailDto })
+  @Allow('crewLead')
+  @Put('seasons')
+  async seasons(@Param('id') id: string, @Body() body: UpdateParticipationDto): Promise<MachineDetailDto> {
+    await this.parts.updateParticipation(id, body);
+    return this.fleet.get(id);
+  }
+
+  @ApiOperation({ summary: 'Say which attachments the machine has, and their share of the engine hours' })
+  @ApiOkResponse({ type: MachineDetailDto })
+  @Allow('crewLead')
+  @Put('attachments')
+  async attachments(@Param('id') id: string, @Body() body: UpdateAttachmentsDto): Promise<MachineDetailDto> {
+    await this.parts.updateAttachments(id, body);
+    return this.fleet.get(id);
+  }
+
+  @ApiOperation({ summary: 'Write the spec card' })
+  @ApiOkResponse({ type: MachineDetailDto })
+  @Allow('crewLead', 'mechanic')
+  @Put('spec')
+  async spec(@Param('id') id: string, @Body() body: UpdateSpecDto): Promise<MachineDetailDto> {
+    await this.parts.updateSpec(id, body);
+    return this.fleet.get(id);
+  }
+
+  @ApiOperation({ summary: 'Depart from a line of the books, with a reason' })
+  @ApiOkResponse({ type: MachineDetailDto })
+  @Allow('crewLead')
+  @Put('overrides/:itemId')
+  async override(
+    @Param('id') id: string,
+    @Param('itemId') itemId: string,
+    @Body() body: OverrideFieldsDto,
+  ): Promise<MachineDetailDto> {
+    await this.parts.override(id, itemId, body);
+    return this.fleet.get(id);
+  }
+
+  @ApiOperation({ summary: 'Follow the book again' })
+  @ApiOkResponse({ type: MachineDetailDto })
+  @Allow('crewLead')
+  @Delete('overrides/:itemId')
+  async dropOverride(@Param('id') id: string, @Param('itemId') itemId: string): Promise<MachineDetailDto> {
+    await this.parts.dropOverride(id, itemId);
+    return this.fleet.get(id);
+  }
+
+  @ApiOperation({ summary: 'Hand parts of this machine on to others of its kind' })
+  @ApiCreatedResponse({ type: MachineDetailDto })
+  @Allow('crewLead')
+  @Post('share')
+  async share(@Param('id') id: string, @Body() body: ShareDto): Promise<MachineDetailDto> {
+    await this.parts.share(id, body);
+    return this.fleet.get(id);
+  }
+}

@@ -1,0 +1,37 @@
+import type { FieldFaultDto, SpecCardDto } from '@yugator/contracts';
+import { fault } from '../problem/problem.js';
+
+function backwards(rows: readonly { low: number; high: number }[], path: string): FieldFaultDto[] {
+  return rows.flatMap(({ low, high }, index) =>
+    low > high
+      ? [
+          fault(
+            `${path}/${index}/high`,
+            'backwards',
+            'The range runs backwards. Give the lower figure first.',
+          ),
+        ]
+      : [],
+  );
+}
+
+/** What cannot be on a spec card, besides what its fields say by themselves. */
+export function specFaults(spec: SpecCardDto): FieldFaultDto[] {
+  const tyres = spec.tyres.flatMap(({ high, sidewallMaximum }, index) =>
+    high > sidewallMaximum
+      ? [
+          fault(
+            `/spec/tyres/${index}/high`,
+            'aboveSidewall',
+            'The pressure is above what the sidewall allows. A tyre is never filled above its sidewall figure.',
+          ),
+        ]
+      : [],
+  );
+  return [
+    ...backwards(spec.torques, '/spec/torques'),
+    ...backwards(spec.tyres, '/spec/tyres'),
+    ...backwards(spec.plays, '/spec/plays'),
+    ...tyres,
+  ];
+}

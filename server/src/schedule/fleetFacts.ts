@@ -1,0 +1,242 @@
+import { Injectable } from '@nestjs/common';
+import { civilDate, lifeHours, withOverrides } from '@yugator/core';
+import type {
+  Attachment,
+  Instant,
+  ItemHistory,
+  ItemOverride,
+  MachineFacts,
+  MeterSegment,
+  Participation,
+  Reading,
+  ScheduleItem,
+  ServicePoint,
+} from '@yugator/core';
+import { Op } from 'sequelize';
+import { Book, Item } from '../books/book.model.js';
+import { storedTriggers, toScheduleItem } from '../books/toScheduleItem.js';
+import { Job, JobItem } from '../job/job.model.js';
+import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
+import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
+import { Declaration } from './declaration.model.js';
+import { ItemOverrideRow } from './itemOverride.model.js';
+
+/** A line of a machine's schedule besides what `core` reckons with. */
+export interface ItemInfo {
+  readonly bookName: string | null;
+  readonly minutes: number;
+  readonly reference: string;
+  readonly note: string;
+}
+
+/** A machine with all that its schedule follows from. */
+export interface StoredMachine {
+  readonly machine: Machine;
+  readonly bookIds: readonly string[];
+  readonly attachments: readonly AttachmentRow[];
+  readonly overrides: readonly ItemOverrideRow[];
+  readonly facts: MachineFacts;
+  /** by item id */
+  readonly info: ReadonlyMap<string, ItemInfo>;
+}
+
+/** Rows by the value of one of their columns. */
+function grouped<T, K>(rows: readonly T[], key: (row: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>();
+  for (const row of rows) {
+    const group = groups.get(key(row));
+    if (group) group.push(row);
+    else groups.set(key(row), [row]);
+  }
+  return groups;
+}
+
+interface ItemPoint extends ServicePoint {
+  readonly itemId: string;
+  readonly machineId: string;
+}
+
+function historyOf(
+  completions: readonly ItemPoint[],
+  declared: readonly ItemPoint[],
+): Map<string, ItemHistory> {
+  const history = new Map<string, { completions: ItemPoint[]; declared: ItemPoint[] }>();
+  const of = (itemId: string) => {
+    const known = history.get(itemId) ?? { completions: [], declared: [] };
+    history.set(itemId, known);
+    return known;
+  };
+  for (const point of completions) of(point.itemId).completions.push(point);
+  for (const point of declared) of(point.itemId).declared.push(point);
+  return history;
+}
+
+function toAttachment(row: AttachmentRow): Attachment {
+  const { share, hoursAtStart, engineAtStart } = row;
+  return { meter: row.kind, hours: { kind: 'share', share, hoursAtStart, engineAtStart } };
+}
+
+function toOverride(row: ItemOverrideRow): ItemOverride {
+  const { itemId, isOmitted, dutyFactor, windowHours, windowDays, reason } = row;
+  return {
+    ...{ itemId, isOmitted, dutyFactor, reason },
+    triggers: row.triggers === null ? null : storedTriggers(row.triggers),
+    window: windowHours === null && windowDays === null ? null : { hours: windowHours, days: windowDays },
+  };
+}
+
+/** The lines of all books, and those of single machines, read once for the whole fleet. */
+class Lines {
+  private readonly ofBook: ReadonlyMap<string | null, Item[]>;
+  private readonly ofMachine: ReadonlyMap<string | null, Item[]>;
+  private readonly bookNames: ReadonlyMap<string, string>;
+  private readonly parsed = new Map<string, ScheduleItem>();
+
+  constructor(items: readonly Item[], books: readonly Book[]) {
+    this.ofBook = grouped(items, (item) => item.bookId);
+    this.ofMachine = grouped(items, (item) => item.machineId);
+    this.bookNames = new Map(books.map(({ id, name }) => [id, name]));
+  }
+
+  /** Those that a machine follows: its books in their order, then its own. */
+  followed(machineId: string, bookIds: readonly string[]): Item[] {
+    return [
+      ...bookIds.flatMap((bookId) => this.ofBook.get(bookId) ?? []),
+      ...(this.ofMachine.get(machineId) ?? []),
+    ];
+  }
+
+  scheduleItem(item: Item): ScheduleItem {
+    const known = this.parsed.get(item.id) ?? toScheduleItem(item);
+    this.parsed.set(item.id, known);
+    return known;
+  }
+
+  info(item: Item): ItemInfo {
+    const { minutes, reference, note } = item;
+    return { bookName: this.bookNames.get(item.bookId ?? '') ?? null, minutes, reference, note };
+  }
+}
+
+/** Reads what schedules follow from. */
+@Injectable()
+export class FleetFacts {
+  /** The machines with these ids, or all, in the order of their tags. */
+  async read(machineIds?: readonly string[]): Promise<StoredMachine[]> {
+    const ids = machineIds && [...machineIds];
+    const where = ids ? { machineId: ids } : {};
+    const [machines, books, segments, readings, completions, declarations, seasons, attachments, overrides] =
+      await Promise.all([
+        Machine.findAll({ where: ids ? { id: ids } : {}, order: ['tag'] }),
+        MachineBook.findAll({ where, raw: true }),
+        this.segments(where),
+        this.readings(where),
+        this.completions(where),
+        this.declarations(where),
+        MachineSeason.findAll({ where, raw: true }),
+        AttachmentRow.findAll({ where, raw: true }),
+        ItemOverrideRow.findAll({ where }),
+      ]);
+    const lines = await this.lines();
+    const bookIdsOf = grouped(books, (row) => row.machineId);
+    const seasonsOf = grouped(seasons, (row) => row.machineId);
+    const attachmentsOf = grouped(attachments, (row) => row.machineId);
+    const overridesOf = grouped(overrides, (row) => row.machineId);
+    return machines.map((machine) => {
+      const { id } = machine;
+      const bookIds = (bookIdsOf.get(id) ?? []).map((row) => row.bookId);
+      const items = lines.followed(id, bookIds);
+      const own = overridesOf.get(id) ?? [];
+      const parts = attachmentsOf.get(id) ?? [];
+      const facts: MachineFacts = {
+        entry: {
+          on: civilDate(machine.inServiceOn),
+          life: lifeHours(machine.inServiceHours),
+          cameNew: machine.cameNew,
+        },
+        segments: segments.get(id) ?? [],
+        readings: readings.get(id) ?? [],
+        attachments: parts.map(toAttachment),
+        participation: (seasonsOf.get(id) ?? [])
+          .map(({ seasonId, hoursPerWeek }): Participation => ({ seasonId, hoursPerWeek }))
+          .sort((a, b) => (a.seasonId < b.seasonId ? -1 : 1)),
+        laidUpSince:
+          machine.status === 'laidUp' && machine.statusSince ? civilDate(machine.statusSince) : null,
+        items: withOverrides(
+          items.map((item) => lines.scheduleItem(item)),
+          own.map(toOverride),
+        ),
+        history: historyOf(completions.get(id) ?? [], declarations.get(id) ?? []),
+      };
+      const info = new Map(items.map((item) => [item.id, lines.info(item)]));
+      return { machine, bookIds, attachments: parts, overrides: own, facts, info };
+    });
+  }
+
+  private async lines(): Promise<Lines> {
+    const [items, books] = await Promise.all([
+      Item.findAll({ where: { dropped: false }, order: ['bookId', 'machineId', 'place'] }),
+      Book.findAll({ attributes: ['id', 'name'], raw: true }),
+    ]);
+    return new Lines(items, books);
+  }
+
+  private async segments(where: { machineId?: string[] }): Promise<Map<string, MeterSegment[]>> {
+    const rows = await MeterSegmentRow.findAll({ where, order: ['startsAt'], raw: true });
+    const segments = new Map<string, MeterSegment[]>();
+    for (const [id, own] of grouped(rows, (row) => row.machineId)) {
+      segments.set(
+        id,
+        own.map((row) => ({ startsAt: row.startsAt.getTime() as Instant, offset: row.hoursOffset })),
+      );
+    }
+    return segments;
+  }
+
+  private async readings(where: { machineId?: string[] }): Promise<Map<string, Reading[]>> {
+    const rows = await ReadingRow.findAll({
+      where: { ...where, voidedAt: null },
+      attributes: ['machineId', 'readAt', 'shown'],
+      raw: true,
+    });
+    const readings = new Map<string, Reading[]>();
+    for (const [id, own] of grouped(rows, (row) => row.machineId)) {
+      readings.set(
+        id,
+        own.map((row) => ({ at: row.readAt.getTime() as Instant, shown: row.shown })),
+      );
+    }
+    return readings;
+  }
+
+  private async completions(where: { machineId?: string[] }): Promise<Map<string, ItemPoint[]>> {
+    const jobs = await Job.findAll({
+      where: { ...where, state: 'signedOff' },
+      attributes: ['id', 'machineId', 'doneOn', 'life'],
+      raw: true,
+    });
+    const jobsById = new Map(jobs.map((job) => [job.id, job]));
+    const ticked = await JobItem.findAll({
+      where: { ticked: true, ...(where.machineId ? { jobId: { [Op.in]: [...jobsById.keys()] } } : {}) },
+      attributes: ['jobId', 'itemId'],
+      raw: true,
+    });
+    const points = ticked.flatMap(({ jobId, itemId }): ItemPoint[] => {
+      const job = jobsById.get(jobId);
+      if (!job || job.doneOn === null || job.life === null) return [];
+      return [{ machineId: job.machineId, itemId, on: civilDate(job.doneOn), life: lifeHours(job.life) }];
+    });
+    return grouped(points, (point) => point.machineId);
+  }
+
+  private async declarations(where: { machineId?: string[] }): Promise<Map<string, ItemPoint[]>> {
+    const rows = await Declaration.findAll({ where, raw: true });
+    const points = rows.map((row): ItemPoint => ({
+      machineId: row.machineId,
+      itemId: row.itemId,
+      on: civilDate(row.doneOn),
+      life: lifeHours(row.life),
+    }));
+    return grouped(points, (point) => point.machineId);
+  }
+}

@@ -1,0 +1,22 @@
+import { Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
+import { Day, Id, Text, Whole } from '../database/columns.js';
+
+/** A season of the site, such as mowing. */
+@Table({ tableName: 'seasons' })
+export class SeasonRow extends Model {
+  @Id declare id: string;
+  @Text declare name: string;
+  @Whole declare place: number;
+  @HasMany(() => SeasonYearRow) declare years?: SeasonYearRow[];
+}
+
+/** Its days in one year. */
+@Table({ tableName: 'season_years' })
+export class SeasonYearRow extends Model {
+  @ForeignKey(() => SeasonRow)
+  @Column({ type: DataType.CHAR(36), primaryKey: true })
+  declare seasonId: string;
+  @Column({ type: DataType.INTEGER, primaryKey: true }) declare year: number;
+  @Day declare firstDay: string;
+  @Day declare lastDay: string;
+}

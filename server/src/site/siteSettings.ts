@@ -1,0 +1,37 @@
+import { Injectable } from '@nestjs/common';
+import type { SiteSettingsDto, UpdateSiteSettingsDto } from '@yugator/contracts';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { notFound, stale } from '../problem/problem.js';
+import { Site } from './site.model.js';
+
+function toDto({ hoursGrid, unitSystem, staleAfterDays, version }: Site): SiteSettingsDto {
+  return { hoursGrid, unitSystem, staleAfterDays, version };
+}
+
+/** What holds for the whole site. */
+@Injectable()
+export class SiteSettings {
+  constructor(private readonly work: UnitOfWork) {}
+
+  async read(): Promise<SiteSettingsDto> {
+    const site = await Site.findOne();
+    if (!site) throw notFound('site');
+    return toDto(site);
+  }
+
+  async update({
+    version,
+    hoursGrid,
+    unitSystem,
+    staleAfterDays,
+  }: UpdateSiteSettingsDto): Promise<SiteSettingsDto> {
+    return this.work.run(async () => {
+      const site = await Site.findOne({ lock: true });
+      if (!site) throw notFound('site');
+      if (site.version !== version) throw stale('page of settings', toDto(site));
+      await site.update({ hoursGrid, unitSystem, staleAfterDays, version: version + 1 });
+      this.work.changed('site', 'machines');
+      return toDto(site);
+    });
+  }
+}
