@@ -73,6 +73,8 @@ export default tseslint.config(
     plugins: { 'react-hooks': reactHooks },
     rules: {
       ...reactHooks.configs.recommended.rules,
+      // Nothing here is compiled by the React Compiler, which is what this warns of.
+      'react-hooks/incompatible-library': 'off',
       ...arrows([
         { regex: '^@yugator/(server|e2e)|^@nestjs', message: 'server and web never import each other.' },
         { regex: '^@mui/material$', message: 'Import MUI by path, to keep the first load small.' },

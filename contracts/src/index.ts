@@ -1,4 +1,5 @@
 export * from './books/book.dto.js';
+export * from './fleetFile/fleetFile.dto.js';
 export * from './job/job.dto.js';
 export * from './machine/machine.dto.js';
 export * from './machine/machineParts.dto.js';

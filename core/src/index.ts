@@ -34,3 +34,5 @@ export * from './shelf/ledger.js';
 export * from './job/proposedDraw.js';
 export * from './units/quantity.js';
 export * from './units/units.js';
+export * from './fleetFile/dueOfFleet.js';
+export * from './fleetFile/fleetFile.js';

@@ -71,8 +71,8 @@ describe('the whole path of a crew lead', () => {
     await page.keyboard.up('Control');
     await page.keyboard.type(String(next.lastShown + 2));
     await page.keyboard.press('ArrowUp');
-    await page.keyboard.type(String(first.lastShown + 6));
-    await sees(page, '+6.0 h');
+    await page.keyboard.type(String(first.lastShown + 3));
+    await sees(page, '+3.0 h');
     await page.keyboard.press('ArrowDown');
     await sees(page, 'Keep 2 readings');
     // Enter in the last figure reaches the button; from anywhere else Tab does.
@@ -81,7 +81,7 @@ describe('the whole path of a crew lead', () => {
     await sees(page, '2 readings kept.');
 
     // 3 and the second person: both see Today changed, the other one without reloading, within two seconds.
-    const life = (first.lastShown + 6).toFixed(1).replace(/\B(?=(\d{3})+(?!\d))/g, '\u2009');
+    const life = (first.lastShown + 3).toFixed(1).replace(/\B(?=(\d{3})+(?!\d))/g, '\u2009');
     await sees(second, life, 2000);
     await press(page, 'Today');
     await sees(page, life);
@@ -118,7 +118,7 @@ describe('the whole path of a crew lead', () => {
     // 5: stock down, record written, next due computed afresh.
     await sees(
       page,
-      `next at ${(first.lastShown + 56).toFixed(1).replace(/\B(?=(\d{3})+(?!\d))/g, '\u2009')} h`,
+      `next at ${(first.lastShown + 53).toFixed(1).replace(/\B(?=(\d{3})+(?!\d))/g, '\u2009')} h`,
     );
     const after = await kits(page);
     expect(after).toBe(before - 1);
@@ -140,7 +140,7 @@ describe('the whole path of a crew lead', () => {
     const now = await machine(page, 'R-03');
     expect(
       now.lines.find((line) => line.itemName === oil)?.limits.find((limit) => limit.kind === 'hours')?.at,
-    ).toBe(Number((first.lastShown + 56).toFixed(2)));
+    ).toBe(Number((first.lastShown + 53).toFixed(2)));
     expect(await kits(page)).toBe(after);
     expect([...complaints, ...secondComplaints].filter((line) => !line.includes('ERR_'))).toEqual([]);
   });

@@ -21,17 +21,31 @@ async function idOf(page: Page, tag: string): Promise<string> {
   return machines.find((machine) => machine.tag === tag)?.id ?? '';
 }
 
+async function bookOf(page: Page, name: string): Promise<string> {
+  const books = (await page.evaluate(() =>
+    fetch('/api/books').then((answer) => answer.json() as Promise<unknown>),
+  )) as { id: string; name: string }[];
+  return books.find((book) => book.name === name)?.id ?? '';
+}
+
 /** Every screen with words that show that it has arrived. */
 async function screens(page: Page): Promise<[path: string, words: string][]> {
   const machine = await idOf(page, 'M-09');
+  const book = await bookOf(page, 'Dunmallet front loader');
   return [
     ['/', 'Nothing due within 30 days|Overdue'],
     ['/round', 'Round the sheds'],
     ['/fleet', '24 machines, by tag'],
     [`/fleet/${machine}`, 'never recorded'],
+    [`/fleet/${machine}/milestones`, 'What this machine gets at a column'],
+    [`/fleet/${machine}/spec`, 'Approved grades'],
+    [`/fleet/${machine}/use`, 'The last 52 weeks'],
     [`/fleet/${machine}/readings`, 'on a round'],
     [`/fleet/${machine}/record`, 'records?'],
     [`/fleet/${machine}/details`, 'Service books it follows|In service since'],
+    ['/fleet/schedule', 'Schedule of the fleet'],
+    ['/season', 'Winter work'],
+    [`/books/${book}`, 'Dunmallet front loader'],
     ['/shelf', 'Oil change kit, V-twin'],
     ['/records', 'records, page 1'],
     ['/setup', 'Dunmallet compact tractor'],

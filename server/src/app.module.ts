@@ -8,6 +8,9 @@ import { BooksController } from './books/books.controller.js';
 import { Clock } from './clock/clock.js';
 import { IdempotencyInterceptor } from './database/idempotency.interceptor.js';
 import { UnitOfWork } from './database/unitOfWork.js';
+import { ExportFleet } from './fleetFile/exportFleet.js';
+import { FleetFileController } from './fleetFile/fleetFile.controller.js';
+import { ImportFleet } from './fleetFile/importFleet.js';
 import { HealthController } from './health/health.controller.js';
 import { JobsController } from './job/jobs.controller.js';
 import { Jobs } from './job/jobs.js';
@@ -59,6 +62,7 @@ export class AppModule {
       controllers: [
         BooksController,
         FleetController,
+        FleetFileController,
         HealthController,
         JobsController,
         LiveController,
@@ -80,10 +84,12 @@ export class AppModule {
         { provide: APP_FILTER, useClass: ProblemFilter },
         BookCatalogue,
         Books,
+        ExportFleet,
         FirstCrewLead,
         Fleet,
         FleetFacts,
         FleetSchedule,
+        ImportFleet,
         Jobs,
         JobSheets,
         LiveFeed,

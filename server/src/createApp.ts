@@ -10,8 +10,8 @@ import { validation } from './problem/validation.js';
 import { secure } from './web/security.js';
 import { serveWeb } from './web/webPages.js';
 
-/** Two thousand readings fit many times over. */
-const BODY_LIMIT_BYTES = 2 * 1024 * 1024;
+/** The file of a thousand machines with years of readings fits. */
+const BODY_LIMIT_BYTES = 24 * 1024 * 1024;
 
 interface AppParts {
   readonly sequelize: Sequelize;

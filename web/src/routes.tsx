@@ -34,6 +34,20 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./machine/FleetPage.js')).FleetPage }),
               },
               {
+                path: 'fleet/schedule',
+                lazy: async () => ({
+                  Component: (await import('./machine/FleetSchedulePage.js')).FleetSchedulePage,
+                }),
+              },
+              {
+                path: 'season',
+                lazy: async () => ({ Component: (await import('./season/SeasonPage.js')).SeasonPage }),
+              },
+              {
+                path: 'books/:bookId',
+                lazy: async () => ({ Component: (await import('./books/BookPage.js')).BookPage }),
+              },
+              {
                 path: 'fleet/new',
                 lazy: async () => ({
                   Component: (await import('./machine/NewMachinePage.js')).NewMachinePage,

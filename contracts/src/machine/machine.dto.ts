@@ -23,8 +23,8 @@ import type { Cooling, Fuel, MachineClass, MachineStatus } from './machineClass.
 import { AttachmentDto, OverrideDto, StatusChangeDto } from './machineParts.dto.js';
 import { SpecCardDto } from './specCard.dto.js';
 
-/** What a machine is registered with. */
-export class MachineFieldsDto {
+/** What a machine is, besides its books. */
+export class MachineFactsDto {
   @Trimmed()
   @Length(1, 12, { message: 'Give the tag as it stands on the machine, 1 to 12 characters, such as M-07.' })
   tag!: string;
@@ -100,7 +100,10 @@ export class MachineFieldsDto {
 
   @IsBoolean({ message: 'Say whether it came new.' })
   cameNew!: boolean;
+}
 
+/** What a machine is registered with. */
+export class MachineFieldsDto extends MachineFactsDto {
   @ArrayUnique({ message: 'Each service book counts once.' })
   @ArrayMaxSize(10, { message: 'A machine follows 10 books at most.' })
   @IsString({ each: true, message: 'Choose service books from the list.' })

@@ -1,45 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import type { BookDto, BookFieldsDto, CreateBookDto, FieldFaultDto, UpdateBookDto } from '@yugator/contracts';
+import type { BookDto, BookFieldsDto, CreateBookDto, UpdateBookDto } from '@yugator/contracts';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Machine, MachineBook } from '../machine/machine.model.js';
 import { fault, fieldProblem, notFound, Problem, stale } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { Book, Item } from './book.model.js';
+import { lineFaults } from './lineFaults.js';
 import { linesOf, toBookDto } from './toScheduleItem.js';
 import { writeLines, writeNewBook } from './writeBook.js';
-
-/** What is wrong with the lines of a book beside each other. */
-function lineFaults({ items }: BookFieldsDto): FieldFaultDto[] {
-  const names = items.map(({ name }) => name);
-  return items.flatMap((line, index) => {
-    const pointer = `/items/${index}`;
-    const faults: FieldFaultDto[] = [];
-    if (names.indexOf(line.name) < index) {
-      faults.push(
-        fault(`${pointer}/name`, 'repeated', `"${line.name}" stands in this book twice. Name one otherwise.`),
-      );
-    }
-    for (const trigger of line.triggers) {
-      if (trigger.kind !== 'everyNth') continue;
-      if (!names.includes(trigger.itemId) || trigger.itemId === line.name) {
-        faults.push(
-          fault(
-            `${pointer}/triggers`,
-            'unknownLine',
-            `"${line.name}" goes with another line of this book. Choose which.`,
-          ),
-        );
-      }
-    }
-    const unknown = line.renews.find((other) => !names.includes(other));
-    if (unknown !== undefined) {
-      faults.push(
-        fault(`${pointer}/renews`, 'unknownLine', `There is no line "${unknown}" in this book to renew.`),
-      );
-    }
-    return faults;
-  });
-}
 
 /** The service books of the site. */
 @Injectable()
@@ -128,7 +96,7 @@ export class Books {
   }
 
   private async check(fields: BookFieldsDto, id: string | null): Promise<void> {
-    const faults = lineFaults(fields);
+    const faults = lineFaults(fields, '');
     const same = await Book.findOne({ where: { name: fields.name } });
     if (same && same.id !== id) {
       faults.push(

@@ -125,7 +125,7 @@ async function loadMachine(
 
 /** The seasons by the keys that the story tells of them with. */
 function storySeasons(today: CivilDate): Season[] {
-  const year = Number(today.slice(0, 4)) - 3;
+  const year = Number(today.slice(0, 4));
   return SEASON_KEYS.map((key) => {
     const { name, first, last } = SEASON_DAYS[key];
     return { id: key, name, years: [seasonYear(year, first, last)] };

@@ -51,7 +51,13 @@ export class Fleet {
     const itemIds = scheduled.overrides.map(({ itemId }) => itemId);
     const [items, changes, people] = await Promise.all([
       Item.findAll({ where: { id: itemIds }, attributes: ['id', 'name'] }),
-      StatusChange.findAll({ where: { machineId: id }, order: [['changedAt', 'DESC']] }),
+      StatusChange.findAll({
+        where: { machineId: id },
+        order: [
+          ['changedAt', 'DESC'],
+          ['id', 'DESC'],
+        ],
+      }),
       namesById(),
     ]);
     return toMachineDetail(

@@ -10,7 +10,7 @@ type Own<T extends FieldValues> = {
   /** shown under the field while nothing is wrong */
   hint?: string;
   /** a figure typed with a point or comma is taken as a number; an empty field of that kind as none */
-  figure?: boolean | ((figure: number) => number);
+  figure?: boolean | ((figure: number) => number | null);
   /** an empty field is left out of what is sent */
   blankIsNothing?: boolean;
 };
@@ -18,7 +18,7 @@ type Own<T extends FieldValues> = {
 /** How what stands in a field becomes the value of the form. */
 function readerOf(figure: Own<FieldValues>['figure'], blankIsNothing = false): (typed: unknown) => unknown {
   if (figure) {
-    const toNumber = typeof figure === 'function' ? figure : (value: number) => value;
+    const toNumber = typeof figure === 'function' ? figure : (value: number): number | null => value;
     return (typed) => (typeof typed === 'string' ? toNumber(parseFigure(typed)) : typed);
   }
   return (typed) => (blankIsNothing && typed === '' ? undefined : typed);

@@ -1,9 +1,10 @@
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { UpdateMachineDto } from '@yugator/contracts';
-import type { BookDto, MachineDto, MachineFieldsDto } from '@yugator/contracts';
+import type { BookDto, MachineDetailDto, MachineDto, MachineFieldsDto } from '@yugator/contracts';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
+import { Link } from 'react-router';
 import { ApiProblem } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -13,37 +14,25 @@ import { useNotice } from '../page/Notice.js';
 import { useIsOneOf } from '../session/useSession.js';
 import { fleetQueries } from './fleetQueries.js';
 import { MachineForm } from './MachineForm.js';
+import { Overrides } from './Overrides.js';
 
 function fieldsOf(machine: MachineDto): UpdateMachineDto {
-  const {
-    tag,
-    name,
-    machineClass,
-    make,
-    model,
-    fuel,
-    shed,
-    walkOrder,
-    inServiceOn,
-    inServiceHours,
-    cameNew,
-    bookIds,
-    version,
-  } = machine;
+  const { tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders } = machine;
+  const { enginePower, warrantyUntil, warrantyHours, shed, walkOrder, inServiceOn, inServiceHours } = machine;
+  const { cameNew, bookIds, version } = machine;
   return {
-    tag,
-    name,
-    machineClass,
-    make,
-    model,
-    fuel,
-    shed,
-    walkOrder,
-    inServiceOn,
-    inServiceHours,
-    cameNew,
-    bookIds,
-    version,
+    ...{ tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders, enginePower },
+    ...{
+      warrantyUntil,
+      warrantyHours,
+      shed,
+      walkOrder,
+      inServiceOn,
+      inServiceHours,
+      cameNew,
+      bookIds,
+      version,
+    },
   };
 }
 
@@ -104,12 +93,18 @@ function Facts({ machine, books }: { machine: MachineDto; books: readonly BookDt
 }
 
 /** What the machine is registered with; the crew lead changes it here. */
-export function Details({ machine }: { machine: MachineDto }) {
+export function Details({ machine }: { machine: MachineDetailDto }) {
   const books = useQuery(fleetQueries.books());
   const isLead = useIsOneOf('crewLead');
   if (!books.data) return books.error ? <Failed error={books.error} again={books.refetch} /> : <Loading />;
   return isLead ? (
-    <EditMachine machine={machine} books={books.data} />
+    <>
+      <EditMachine machine={machine} books={books.data} />
+      <p style={{ margin: '16px 0' }}>
+        <Link to={`/fleet/new?copy=${machine.id}`}>Register another like it</Link>
+      </p>
+      <Overrides machine={machine} />
+    </>
   ) : (
     <Facts machine={machine} books={books.data} />
   );

@@ -30,19 +30,23 @@ function HoursForm({ machine, onDone }: { machine: RoundMachineDto; onDone: () =
   );
   const verdict = judgeTyped(typed, machine, now);
   const isWrong =
-    verdict.kind === 'refused' || verdict.kind === 'notAFigure' || (tried && verdict.kind === 'empty');
+    verdict.kind === 'refused' ||
+    verdict.kind === 'unusual' ||
+    verdict.kind === 'notAFigure' ||
+    (tried && verdict.kind === 'empty');
   const last = machine.readings.at(-1);
   const submit = () => {
     setTried(true);
-    if (verdict.kind === 'accepted') {
-      enter.mutate({ readings: [{ machineId: machine.id, shown: parseFigure(typed) }] });
-    }
+    const reading = { machineId: machine.id, shown: parseFigure(typed) };
+    if (verdict.kind === 'accepted') enter.mutate({ readings: [reading] });
+    // Asked once more in so many words, the same figure is meant.
+    if (verdict.kind === 'unusual' && tried) enter.mutate({ readings: [{ ...reading, confirmed: true }] });
   };
   return (
     <FormDialog
       title={`${machine.tag} ${machine.name}: hours now`}
       problem={enter.error ? sentenceOf(enter.error) : null}
-      submitWord="Keep"
+      submitWord={verdict.kind === 'unusual' && tried ? 'It is right, keep it' : 'Keep'}
       pending={enter.isPending}
       onSubmit={submit}
       onLeave={onDone}
@@ -50,7 +54,10 @@ function HoursForm({ machine, onDone }: { machine: RoundMachineDto; onDone: () =
       <TextField
         label="The meter shows"
         value={typed}
-        onChange={(event) => setTyped(event.target.value)}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          setTried(false);
+        }}
         error={isWrong}
         helperText={
           verdictWords(verdict) ||

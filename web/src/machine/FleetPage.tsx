@@ -81,6 +81,11 @@ export function FleetPage() {
         title="Fleet"
         under={data.length ? `${countWords(data.length, 'machine')}, by tag` : undefined}
       >
+        {data.length ? (
+          <Button component={Link} to="/fleet/schedule" variant="text">
+            Schedule of all
+          </Button>
+        ) : null}
         {isLead && data.length ? register : null}
       </PageHead>
       {data.length === 0 ? (

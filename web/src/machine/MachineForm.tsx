@@ -3,15 +3,19 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import FormHelperText from '@mui/material/FormHelperText';
 import MenuItem from '@mui/material/MenuItem';
-import { FUELS, MACHINE_CLASSES } from '@yugator/contracts';
+import TextField from '@mui/material/TextField';
+import { COOLINGS, FUELS, MACHINE_CLASSES } from '@yugator/contracts';
 import type { BookDto, MachineFieldsDto } from '@yugator/contracts';
+import { inUnit, parseQuantity, shownUnit } from '@yugator/core';
+import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { Controller } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { Field } from '../form/Field.js';
 import styles from '../form/form.module.css';
 import { Caution } from '../page/Caution.js';
-import { CLASS_WORDS, FUEL_WORDS } from './classWords.js';
+import { useSession } from '../session/useSession.js';
+import { CLASS_WORDS, COOLING_WORDS, FUEL_WORDS } from './classWords.js';
 
 interface Props {
   readonly form: UseFormReturn<MachineFieldsDto> & { problem: string | null };
@@ -63,6 +67,42 @@ function Books({ form, books }: Pick<Props, 'form' | 'books'>) {
   );
 }
 
+/** An empty field of a figure that need not be known. */
+function orNothing(figure: number): number | null {
+  return Number.isNaN(figure) ? null : figure;
+}
+
+/** The engine's power, typed in any unit and shown in that of the crew. */
+function EnginePower({ form }: Pick<Props, 'form'>) {
+  const { site } = useSession();
+  const { unit, decimals } = shownUnit('power', site.unitSystem);
+  const known = form.getValues('enginePower') ?? null;
+  const [text, setText] = useState(known === null ? '' : `${inUnit(known, 'power', unit, decimals)} ${unit}`);
+  return (
+    <Controller
+      control={form.control}
+      name="enginePower"
+      render={({ field, fieldState }) => (
+        <TextField
+          label="Engine power"
+          value={text}
+          inputRef={field.ref}
+          onBlur={field.onBlur}
+          onChange={(event) => {
+            setText(event.target.value);
+            const power = parseQuantity(event.target.value, 'power', unit);
+            field.onChange(
+              event.target.value.trim() === '' ? null : power === null ? NaN : Math.round(power * 1e6) / 1e6,
+            );
+          }}
+          error={fieldState.error !== undefined}
+          helperText={fieldState.error?.message ?? 'Such as 24 hp or 18 kW'}
+        />
+      )}
+    />
+  );
+}
+
 /** What a machine is registered with. */
 export function MachineForm({ form, books, isRegistered, onSubmit, submitWord, pending, children }: Props) {
   const fixed = isRegistered ? 'Its records count from here, so it stays' : undefined;
@@ -94,6 +134,27 @@ export function MachineForm({ form, books, isRegistered, onSubmit, submitWord, p
         </Field>
         <Field form={form} name="make" label="Make" />
         <Field form={form} name="model" label="Model" />
+        <Field form={form} name="serial" label="Serial number" />
+        <Field form={form} name="modelYear" label="Built in" figure={orNothing} />
+        <Field
+          form={form}
+          name="cooling"
+          label="Cooling"
+          select
+          blankIsNothing
+          defaultValue={form.getValues('cooling') ?? ''}
+        >
+          <MenuItem value="">Not known</MenuItem>
+          {COOLINGS.map((cooling) => (
+            <MenuItem key={cooling} value={cooling}>
+              {COOLING_WORDS[cooling]}
+            </MenuItem>
+          ))}
+        </Field>
+        <Field form={form} name="cylinders" label="Cylinders" figure={orNothing} />
+        <EnginePower form={form} />
+        <Field form={form} name="warrantyUntil" label="Warranty until" type="date" blankIsNothing />
+        <Field form={form} name="warrantyHours" label="Warranty until hours" figure={orNothing} />
         <Field form={form} name="shed" label="Shed" hint="Where it stands" />
         <Field
           form={form}

@@ -8,17 +8,25 @@ import { Plate } from '../page/Plate.js';
 import { RecordList } from '../records/RecordList.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
-import { hoursWords } from '../words/figures.js';
+import { hoursWords, intervalWords } from '../words/figures.js';
+import { seasonWords } from './seasonWords.js';
 import { CLASS_WORDS, FUEL_WORDS } from './classWords.js';
 import { Details } from './Details.js';
 import { EnterHours } from './EnterHours.js';
 import { fleetQueries } from './fleetQueries.js';
 import styles from './machine.module.css';
 import { Readings } from './Readings.js';
+import { Milestones } from './Milestones.js';
 import { Schedule } from './Schedule.js';
+import { SpecCard } from './SpecCard.js';
+import { StatusChange } from './StatusChange.js';
+import { Use } from './Use.js';
 
 const TABS = [
   ['schedule', 'Schedule'],
+  ['milestones', 'Milestones'],
+  ['spec', 'Spec card'],
+  ['use', 'Use'],
   ['readings', 'Readings'],
   ['record', 'Record'],
   ['details', 'Details'],
@@ -40,14 +48,26 @@ function Figures({ machine }: { machine: MachineDetailDto }) {
         <span className={`fig ${styles.middle}`}>
           {machine.hoursPerWeek === null ? '–' : hoursWords(machine.hoursPerWeek)}
         </span>{' '}
-        <span className="soft">h a week on average</span>
+        <span className="soft">
+          h a week now
+          {machine.plannedPerWeek === null
+            ? ''
+            : ` (plan ${intervalWords(Number(machine.plannedPerWeek.toFixed(1)))})`}
+        </span>
       </span>
+      <span>{seasonWords(machine, today)}</span>
     </div>
   );
 }
 
 function TabPanel({ machine, tab }: { machine: MachineDetailDto; tab: string }) {
   switch (tab) {
+    case 'milestones':
+      return <Milestones machine={machine} />;
+    case 'spec':
+      return <SpecCard machine={machine} />;
+    case 'use':
+      return <Use machine={machine} />;
     case 'readings':
       return <Readings machine={machine} />;
     case 'record':
@@ -63,6 +83,7 @@ function TabPanel({ machine, tab }: { machine: MachineDetailDto; tab: string }) 
 export function MachinePage() {
   const { machineId = '', tab = 'schedule' } = useParams();
   const { data: machine, error, refetch } = useQuery(fleetQueries.one(machineId));
+  const mayWork = useIsOneOf('crewLead', 'mechanic');
   const mayRead = useIsOneOf('crewLead', 'mechanic', 'operator');
   if (!machine) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const about = [
@@ -82,6 +103,7 @@ export function MachinePage() {
         }
         under={about.filter(Boolean).join(' · ')}
       >
+        {mayWork ? <StatusChange machine={machine} /> : null}
         {mayRead ? <EnterHours machine={machine} /> : null}
       </PageHead>
       <Figures machine={machine} />

@@ -9,13 +9,14 @@ import { VoidDialog } from '../page/VoidDialog.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
 import { hoursWords } from '../words/figures.js';
+import { ChangeMeter } from './ChangeMeter.js';
 import { fleetQueries } from './fleetQueries.js';
 
 const STEP = 40;
 const SOURCE_WORDS: Record<string, string> = {
   round: 'on a round',
   job: 'at a sign-off',
-  entry: 'on coming into service',
+  entry: 'entered',
 };
 
 function Row({ reading, mayVoid }: { reading: ReadingDto; mayVoid: boolean }) {
@@ -57,6 +58,11 @@ export function Readings({ machine }: { machine: MachineDto }) {
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   return (
     <>
+      {mayVoid ? (
+        <div style={{ marginBottom: 10 }}>
+          <ChangeMeter machine={machine} />
+        </div>
+      ) : null}
       <table className={table.table}>
         <thead>
           <tr>

@@ -7,12 +7,14 @@ import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { Caution } from '../page/Caution.js';
 import { Empty } from '../page/Empty.js';
-import { TapeScale } from '../schedule/HoursTape.js';
 import { useIsOneOf } from '../session/useSession.js';
 import { todayQueries } from '../today/todayQueries.js';
 import { countWords } from '../words/figures.js';
+import { HourTape } from './HourTape.js';
+import tape from './hourTape.module.css';
 import styles from './machine.module.css';
 import { ScheduleItem } from './ScheduleItem.js';
+import { ScheduleTable } from './ScheduleTable.js';
 
 /** Due items are chosen to begin with: that is what the visit is for. */
 function dueItems({ lines }: MachineDetailDto): string[] {
@@ -65,28 +67,38 @@ export function Schedule({ machine }: { machine: MachineDetailDto }) {
   }
   return (
     <>
-      <div className={styles.item} style={{ minHeight: 0, border: 0 }} aria-hidden>
-        <span />
-        <span />
-        <span />
-        <TapeScale />
-      </div>
-      <ul className={styles.items}>
-        {machine.lines.map((line) => (
-          <ScheduleItem
-            key={line.itemId}
-            line={line}
-            machine={machine}
-            chosen={chosen.includes(line.itemId)}
-            onChoose={
-              mayWork && !openJobId
-                ? (on) =>
-                    setChanged(on ? [...chosen, line.itemId] : chosen.filter((id) => id !== line.itemId))
-                : null
-            }
-          />
-        ))}
-      </ul>
+      <HourTape machine={machine}>
+        {(scale, width) => (
+          <>
+            <ul className={tape.rows}>
+              {machine.lines.map((line) => (
+                <ScheduleItem
+                  key={line.itemId}
+                  line={line}
+                  machine={machine}
+                  scale={scale}
+                  width={width}
+                  chosen={chosen.includes(line.itemId)}
+                  onChoose={
+                    mayWork && !openJobId
+                      ? (on) =>
+                          setChanged(
+                            on ? [...chosen, line.itemId] : chosen.filter((id) => id !== line.itemId),
+                          )
+                      : null
+                  }
+                />
+              ))}
+            </ul>
+            <div className={tape.legend} aria-hidden>
+              <span>notch: done</span>
+              <span>flag: due by hours</span>
+              <span>round tag: due by date, with the hours it may fall on</span>
+              <span>heavy line: used up, thin line: left</span>
+            </div>
+          </>
+        )}
+      </HourTape>
       {openJobId ? (
         <div className={styles.bar}>
           <Button component={Link} to={`/jobs/${openJobId}`} variant="contained" color="primary" size="large">
@@ -96,6 +108,7 @@ export function Schedule({ machine }: { machine: MachineDetailDto }) {
       ) : mayWork ? (
         <OpenJob machine={machine} chosen={chosen} />
       ) : null}
+      <ScheduleTable machine={machine} />
     </>
   );
 }

@@ -1,34 +1,77 @@
 import Checkbox from '@mui/material/Checkbox';
-import type { DueLineDto, MachineDto } from '@yugator/contracts';
-import { baselineWords, limitWords } from '../schedule/dueWords.js';
-import { ruleWords } from '../schedule/triggerWords.js';
-import { HoursTape } from '../schedule/HoursTape.js';
-import { tapeMarks } from '../schedule/hoursTape.js';
-import { StateMark } from '../schedule/StateShape.js';
+import type { DueLineDto, MachineDetailDto } from '@yugator/contracts';
+import { baselineWords, limitWords, rangeWords, unresolvedWords } from '../schedule/dueWords.js';
 import { STATE_COLOUR, STATE_WORDS } from '../schedule/stateWords.js';
+import { ruleWords } from '../schedule/triggerWords.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { DeclareLast } from './DeclareLast.js';
-import styles from './machine.module.css';
+import styles from './hourTape.module.css';
+import { TapeLane } from './TapeLane.js';
+import type { TapeScale } from './tapeScale.js';
 
 interface Props {
   readonly line: DueLineDto;
-  readonly machine: MachineDto;
+  readonly machine: MachineDetailDto;
+  readonly scale: TapeScale;
+  readonly width: number;
   readonly chosen: boolean;
   /** null where items cannot be chosen */
   readonly onChoose: ((on: boolean) => void) | null;
 }
 
-/** One item of a machine's schedule. */
-export function ScheduleItem({ line, machine, chosen, onChoose }: Props) {
+/** The standing of an item in a few words, with the second thing to know beneath. */
+function Standing({ line }: { line: DueLineDto }) {
   const { today } = useSession();
-  const isLead = useIsOneOf('crewLead');
-  const [deciding, ...others] = line.limits;
-  const id = `item-${line.itemId}`;
+  const [deciding] = line.limits;
+  const head = deciding
+    ? limitWords(deciding, today)
+    : line.state === 'noRecord'
+      ? 'never recorded'
+      : 'nothing due';
+  const beneath = rangeWords(line, today) || baselineWords(line.baseline, today);
   return (
-    <li className={styles.item}>
+    <span className={styles.standing}>
+      <b style={{ color: STATE_COLOUR[line.state] }}>{head}</b>
+      <span className={styles.small}>
+        <span className="visually-hidden">{STATE_WORDS[line.state]}; </span>
+        {beneath}
+        {unresolvedWords(line).map((words) => (
+          <span key={words} style={{ display: 'block' }}>
+            {words}
+          </span>
+        ))}
+      </span>
+    </span>
+  );
+}
+
+/** One item of a machine's schedule on the tape. */
+export function ScheduleItem({ line, machine, scale, width, chosen, onChoose }: Props) {
+  const isLead = useIsOneOf('crewLead');
+  const id = `item-${line.itemId}`;
+  const rules = line.limits.map(({ rule }) => rule);
+  return (
+    <li className={styles.row}>
+      <label className={styles.name} htmlFor={onChoose ? id : undefined}>
+        <b>{line.itemName}</b>
+        <br />
+        <span className={styles.small}>
+          {rules.length ? ruleWords(rules, (other) => nameOf(machine, other)) : `${line.minutes} min`}
+        </span>
+      </label>
+      <TapeLane line={line} machine={machine} scale={scale} width={width} />
+      <span>
+        <Standing line={line} />
+        {line.state === 'noRecord' && isLead ? (
+          <div style={{ margin: '4px 0' }}>
+            <DeclareLast line={line} machine={machine} />
+          </div>
+        ) : null}
+      </span>
       {onChoose ? (
         <Checkbox
           id={id}
+          className={styles.choose ?? ''}
           checked={chosen}
           onChange={(_event, on) => onChoose(on)}
           sx={{ width: 44, height: 44 }}
@@ -36,32 +79,10 @@ export function ScheduleItem({ line, machine, chosen, onChoose }: Props) {
       ) : (
         <span />
       )}
-      <label htmlFor={onChoose ? id : undefined}>
-        <b>{line.itemName}</b>
-        <br />
-        <span className={styles.small}>
-          {line.limits.length ? `${ruleWords(line.limits.map(({ rule }) => rule))}, ` : ''}
-          {line.minutes} min
-        </span>
-      </label>
-      <span className={styles.standing}>
-        <StateMark state={line.state} />
-        <span>
-          <b style={{ color: STATE_COLOUR[line.state] }}>
-            {deciding ? limitWords(deciding, today) : 'never recorded'}
-          </b>
-          <span className={styles.small}>
-            {STATE_WORDS[line.state]}; {baselineWords(line.baseline, today)}
-            {others.map((limit) => `; ${limitWords(limit, today)}`)}
-          </span>
-          {line.state === 'noRecord' && isLead ? (
-            <div style={{ margin: '4px 0' }}>
-              <DeclareLast line={line} machine={machine} />
-            </div>
-          ) : null}
-        </span>
-      </span>
-      <HoursTape marks={tapeMarks([line], machine.hoursPerWeek, today)} />
     </li>
   );
+}
+
+function nameOf(machine: MachineDetailDto, itemId: string): string {
+  return machine.lines.find((line) => line.itemId === itemId)?.itemName ?? 'another item';
 }

@@ -1,5 +1,13 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { BookDto, MachineDetailDto, MachineDto, ReadingDto } from '@yugator/contracts';
+import type {
+  BookDto,
+  FleetLineDto,
+  MachineDetailDto,
+  MachineDto,
+  MilestoneDto,
+  WeekOfUseDto,
+  ReadingDto,
+} from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const fleetQueries = {
@@ -20,6 +28,24 @@ export const fleetQueries = {
       queryKey: ['machines', id, 'readings'],
       queryFn: ({ signal }) => get<ReadingDto[]>(`/machines/${id}/readings`, signal),
       meta: { subjects: ['readings', 'jobs'] },
+    }),
+  milestones: (id: string) =>
+    queryOptions({
+      queryKey: ['machines', id, 'milestones'],
+      queryFn: ({ signal }) => get<MilestoneDto[]>(`/machines/${id}/milestones`, signal),
+      meta: { subjects: ['machines', 'books'] },
+    }),
+  use: (id: string) =>
+    queryOptions({
+      queryKey: ['machines', id, 'use'],
+      queryFn: ({ signal }) => get<WeekOfUseDto[]>(`/machines/${id}/use`, signal),
+      meta: { subjects: ['machines', 'readings', 'jobs', 'seasons'] },
+    }),
+  schedule: () =>
+    queryOptions({
+      queryKey: ['schedule'],
+      queryFn: ({ signal }) => get<FleetLineDto[]>('/schedule', signal),
+      meta: { subjects: ['machines', 'readings', 'jobs', 'seasons', 'site', 'books'] },
     }),
   books: () =>
     queryOptions({

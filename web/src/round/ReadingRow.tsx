@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { RoundMachineDto } from '@yugator/contracts';
 import { memo } from 'react';
@@ -14,13 +15,24 @@ interface Props {
   readonly typed: string;
   readonly verdict: TypedVerdict;
   readonly onType: (id: string, typed: string) => void;
+  /** an unusual figure that the person looked at again */
+  readonly confirmed: boolean;
+  readonly onConfirm: (id: string, typed: string) => void;
 }
 
 /** One meter: what it showed last, what it shows now, and whether that can be. */
-export const ReadingRow = memo(function ReadingRow({ machine, typed, verdict, onType }: Props) {
+export const ReadingRow = memo(function ReadingRow({
+  machine,
+  typed,
+  verdict,
+  onType,
+  confirmed,
+  onConfirm,
+}: Props) {
   const { site, today } = useSession();
   const last = machine.readings.at(-1);
-  const isWrong = verdict.kind === 'refused' || verdict.kind === 'notAFigure';
+  const isWrong =
+    verdict.kind === 'refused' || verdict.kind === 'notAFigure' || (verdict.kind === 'unusual' && !confirmed);
   const id = `reading-${machine.id}`;
   return (
     <div className={styles.row}>
@@ -31,6 +43,10 @@ export const ReadingRow = memo(function ReadingRow({ machine, typed, verdict, on
       <span className={styles.last}>
         <span className="fig">{last ? hoursWords(last.shown) : 'no reading'}</span>
         <span className="soft">{last ? ` on ${momentWords(last.at, site.timeZone, today)}` : ''}</span>
+        <span className={styles.expected}>
+          {machine.staleDays === null ? '' : `not read for ${machine.staleDays} days; `}
+          {machine.expectedShown === null ? '' : `about ${hoursWords(machine.expectedShown)} now`}
+        </span>
       </span>
       <TextField
         id={id}
@@ -49,7 +65,18 @@ export const ReadingRow = memo(function ReadingRow({ machine, typed, verdict, on
         }}
       />
       <span id={`${id}-verdict`} role="status" className={isWrong ? styles.wrong : styles.right}>
-        {verdictWords(verdict)}
+        {verdict.kind === 'unusual' && confirmed
+          ? `+${hoursWords(verdict.grown)} h, confirmed`
+          : verdictWords(verdict)}
+        {verdict.kind === 'unusual' && !confirmed ? (
+          <Button
+            size="small"
+            onClick={() => onConfirm(machine.id, typed)}
+            aria-label={`Confirm: ${machine.tag}`}
+          >
+            It is right
+          </Button>
+        ) : null}
       </span>
     </div>
   );

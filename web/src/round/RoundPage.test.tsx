@@ -83,7 +83,7 @@ describe('the round', () => {
     await type('A-2', '80');
     keep();
     expect(screen.getByRole('alert').textContent).toContain(
-      '1 reading cannot be right yet; nothing was saved',
+      '1 reading cannot be kept yet; nothing was saved',
     );
     expect(document.activeElement).toBe(await figure('A-2'));
     expect(sent).toEqual([]);

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { EnterRoundDto, RoundDto, RoundMachineDto, RoundResultDto } from '@yugator/contracts';
-import { useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import type { FormEvent, KeyboardEvent } from 'react';
 import { Link } from 'react-router';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
@@ -15,6 +15,7 @@ import { PageHead } from '../page/PageHead.js';
 import { useIsOneOf } from '../session/useSession.js';
 import { countWords, parseFigure } from '../words/figures.js';
 import { judgeTyped } from './judge.js';
+import { PasteReadings } from './PasteReadings.js';
 import { ReadingRow } from './ReadingRow.js';
 import styles from './round.module.css';
 import { roundQueries } from './roundQueries.js';
@@ -41,6 +42,7 @@ function bySheds(machines: readonly RoundMachineDto[]): [string, RoundMachineDto
 
 function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) {
   const [draft, type, clear] = useDraft('round');
+  const [confirmed, setConfirmed] = useState<Readonly<Record<string, string>>>({});
   const [problem, setProblem] = useState<string | null>(null);
   const form = useRef<HTMLFormElement>(null);
   const say = useNotice();
@@ -53,7 +55,17 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
     round.machines.map((machine) => [machine.id, judgeTyped(draft[machine.id] ?? '', machine, now)]),
   );
   const typed = round.machines.filter((machine) => verdicts.get(machine.id)?.kind !== 'empty');
-  const wrong = typed.filter((machine) => verdicts.get(machine.id)?.kind !== 'accepted');
+  // A figure is confirmed as it was typed: another figure is another question.
+  const isConfirmed = ({ id }: RoundMachineDto) => confirmed[id] !== undefined && confirmed[id] === draft[id];
+  const wrong = typed.filter((machine) => {
+    const kind = verdicts.get(machine.id)?.kind;
+    return kind === 'unusual' ? !isConfirmed(machine) : kind !== 'accepted';
+  });
+
+  const confirm = useCallback(
+    (id: string, figure: string) => setConfirmed((before) => ({ ...before, [id]: figure })),
+    [],
+  );
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -61,12 +73,15 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
     if (typed.length === 0) return setProblem('Type at least one reading.');
     if (wrong.length) {
       setProblem(
-        `${countWords(wrong.length, 'reading')} cannot be right yet; nothing was saved. Correct or empty ${wrong.length === 1 ? 'it' : 'them'}.`,
+        `${countWords(wrong.length, 'reading')} cannot be kept yet; nothing was saved. Correct, confirm or empty ${wrong.length === 1 ? 'it' : 'them'}.`,
       );
       return form.current?.querySelector<HTMLInputElement>('input[aria-invalid=true]')?.focus();
     }
     setProblem(null);
-    const readings = typed.map(({ id }) => ({ machineId: id, shown: parseFigure(draft[id] ?? '') }));
+    const readings = typed.map((machine) => ({
+      ...{ machineId: machine.id, shown: parseFigure(draft[machine.id] ?? '') },
+      ...(isConfirmed(machine) ? { confirmed: true } : {}),
+    }));
     enter.mutate(
       { readings },
       {
@@ -87,6 +102,7 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
 
   return (
     <form ref={form} onSubmit={submit} onKeyDown={moveOn} noValidate>
+      {mayEnter ? <PasteReadings machines={round.machines} onType={type} /> : null}
       {bySheds(round.machines).map(([shed, machines]) => (
         <fieldset key={shed} className={styles.shed} disabled={!mayEnter}>
           <legend>{shed}</legend>
@@ -97,6 +113,8 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
               typed={draft[machine.id] ?? ''}
               verdict={verdicts.get(machine.id) ?? { kind: 'empty' }}
               onType={type}
+              confirmed={isConfirmed(machine)}
+              onConfirm={confirm}
             />
           ))}
         </fieldset>

@@ -1,33 +1,38 @@
+import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { BookDto } from '@yugator/contracts';
+import { Link } from 'react-router';
 import { fleetQueries } from '../machine/fleetQueries.js';
 import { CLASS_WORDS } from '../machine/classWords.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
-import { ruleWords } from '../schedule/triggerWords.js';
+import table from '../page/table.module.css';
+import { useIsOneOf } from '../session/useSession.js';
+import { countWords } from '../words/figures.js';
+import { FleetFiles } from './FleetFiles.js';
+import { SiteRules } from './SiteRules.js';
 import { Crew } from './Crew.js';
 
 function Book({ book }: { book: BookDto }) {
   return (
-    <details style={{ padding: '8px 0' }}>
-      <summary>
-        <b>{book.name}</b> <span className="soft">{CLASS_WORDS[book.machineClass]}</span>
-      </summary>
-      <ul>
-        {book.items.map((item) => (
-          <li key={item.id}>
-            {item.name} <span className="soft">{ruleWords(item.triggers, (name) => name)}</span>
-          </li>
-        ))}
-      </ul>
-    </details>
+    <tr>
+      <td>
+        <Link to={`/books/${book.id}`}>
+          <b>{book.name}</b>
+        </Link>
+      </td>
+      <td data-label="For:">{CLASS_WORDS[book.machineClass]}</td>
+      <td data-label="Lines:">{countWords(book.items.length, 'line')}</td>
+      <td data-label="Followed by:">{book.machines.join(', ') || 'no machine yet'}</td>
+    </tr>
   );
 }
 
 /** The crew, and the service books that machines follow. */
 export function SetupPage() {
   const books = useQuery(fleetQueries.books());
+  const isLead = useIsOneOf('crewLead');
   return (
     <>
       <PageHead name="Setup" title="Setup" />
@@ -38,13 +43,34 @@ export function SetupPage() {
           What a machine&rsquo;s maker asks for. A machine&rsquo;s own manual always comes first.
         </p>
         {books.data ? (
-          books.data.map((book) => <Book key={book.id} book={book} />)
+          <table className={table.table}>
+            <thead>
+              <tr>
+                <th>Book</th>
+                <th>For</th>
+                <th>Lines</th>
+                <th>Followed by</th>
+              </tr>
+            </thead>
+            <tbody>
+              {books.data.map((book) => (
+                <Book key={book.id} book={book} />
+              ))}
+            </tbody>
+          </table>
         ) : books.error ? (
           <Failed error={books.error} again={books.refetch} />
         ) : (
           <Loading rows={3} />
         )}
+        {isLead ? (
+          <Button component={Link} to="/books/new" style={{ marginTop: 12 }}>
+            Enter a book
+          </Button>
+        ) : null}
       </section>
+      <SiteRules mayChange={isLead} />
+      <FleetFiles isLead={isLead} />
     </>
   );
 }

@@ -25,6 +25,11 @@ export const NAVIGATION: readonly { to: string; word: string; icon: ReactNode }[
     ),
   },
   {
+    to: '/season',
+    word: 'Season',
+    icon: <path d="M4 6v12M20 6v12M4 9h9M8 15h12M9 7v4M16 13v4" />,
+  },
+  {
     to: '/shelf',
     word: 'Shelf',
     icon: <path d="M3 10h18M3 20h18M5 10V4h5v6M13 10V6h5v4M6 20v-5h4v5M13 20v-7h6v7" />,

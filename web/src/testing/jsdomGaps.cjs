@@ -3,3 +3,8 @@ const { TextDecoder, TextEncoder } = require('node:util');
 
 Object.assign(globalThis, { TextDecoder, TextEncoder });
 window.scrollTo = () => undefined;
+// Nothing is laid out there, so nothing ever resizes.
+globalThis.ResizeObserver ??= class {
+  observe() {}
+  disconnect() {}
+};

@@ -5,29 +5,43 @@ import { Plate } from '../page/Plate.js';
 import { reasonWords } from '../schedule/dueWords.js';
 import { HoursTape } from '../schedule/HoursTape.js';
 import { tapeMarks } from '../schedule/hoursTape.js';
+import { StateMark } from '../schedule/StateShape.js';
 import { useIsOneOf } from '../session/useSession.js';
 import { countWords, hoursWords } from '../words/figures.js';
 import styles from './today.module.css';
 
 /** The one next act for a machine. */
-function act(machine: TodayMachineDto, mayWork: boolean): { word: string; to: string } {
+function act(machine: TodayMachineDto, mayWork: boolean, isStale: boolean): { word: string; to: string } {
   const page = `/fleet/${machine.id}`;
+  const { state } = machine;
   if (machine.openJobId)
     return { word: mayWork ? 'Go on with job' : 'Look', to: `/jobs/${machine.openJobId}` };
-  if (!mayWork || machine.state === 'coming' || machine.state === 'fine') return { word: 'Look', to: page };
-  return machine.state === 'noRecord' ? { word: 'Say when', to: page } : { word: 'Open job', to: page };
+  if (mayWork && state === 'noRecord') return { word: 'Say when', to: page };
+  if (mayWork && (state === 'overdue' || state === 'ripe')) return { word: 'Open job', to: page };
+  return isStale ? { word: 'Read meter', to: '/round' } : { word: 'Look', to: page };
 }
 
-/** The line that decided the machine's place, and how many more stand as badly. */
-function Reason({ machine, today }: { machine: TodayMachineDto; today: string }) {
+/** The line that decided the machine's place, and the others one by one, each in its sentence. */
+function Reasons({ machine, today }: { machine: TodayMachineDto; today: string }) {
   const [worst, ...others] = machine.lines;
   if (!worst) return null;
-  const more = others.filter((line) => line.state === worst.state).length;
   return (
-    <span className={styles.reason}>
-      {reasonWords(worst, today)}
-      {more ? `; and ${countWords(more, 'more item', 'more items')}` : ''}
-    </span>
+    <>
+      <span className={styles.reason}>{reasonWords(worst, today)}</span>
+      {others.length ? (
+        <details className={styles.others}>
+          <summary>and {countWords(others.length, 'more item', 'more items')}</summary>
+          <ul>
+            {others.map((line) => (
+              <li key={line.itemId}>
+                <StateMark state={line.state} />
+                <span>{reasonWords(line, today)}</span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      ) : null}
+    </>
   );
 }
 
@@ -36,16 +50,19 @@ interface Props {
   readonly today: string;
   /** the worst of all: the act to begin with */
   readonly isNext: boolean;
+  /** its meter was not read for too long */
+  readonly isStale: boolean;
 }
 
-export function MachineRow({ machine, today, isNext }: Props) {
-  const { word, to } = act(machine, useIsOneOf('crewLead', 'mechanic'));
+export function MachineRow({ machine, today, isNext, isStale }: Props) {
+  const { word, to } = act(machine, useIsOneOf('crewLead', 'mechanic'), isStale);
   return (
     <li className={styles.row}>
       <Plate tag={machine.tag} to={machine.id} />
       <span className={styles.what}>
         <b>{machine.name}</b>
-        <Reason machine={machine} today={today} />
+        {machine.isOutOfService ? <span className={styles.out}>out of service</span> : null}
+        <Reasons machine={machine} today={today} />
       </span>
       <span className={`fig ${styles.life}`}>
         {hoursWords(machine.life)}

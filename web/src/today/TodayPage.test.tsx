@@ -104,12 +104,12 @@ describe('Today', () => {
         'Go on with job: B Mower B',
         'Say when: C Mower C',
         'Open job: D Mower D',
-        'Look: E Mower E',
+        'Read meter: E Mower E',
       ],
     ],
     [
       'viewer',
-      ['Look: A Mower A', 'Look: B Mower B', 'Look: C Mower C', 'Look: D Mower D', 'Look: E Mower E'],
+      ['Look: A Mower A', 'Look: B Mower B', 'Look: C Mower C', 'Look: D Mower D', 'Read meter: E Mower E'],
     ],
   ])('offers a %s one next act for each machine', async (role, acts) => {
     answering(TODAY);

@@ -10,6 +10,7 @@ import { Plate } from '../page/Plate.js';
 import { TapeScale } from '../schedule/HoursTape.js';
 import { StateMark } from '../schedule/StateShape.js';
 import { useIsOneOf } from '../session/useSession.js';
+import { countWords } from '../words/figures.js';
 import { MachineRow } from './MachineRow.js';
 import { TodaySide } from './TodaySide.js';
 import styles from './today.module.css';
@@ -70,12 +71,21 @@ function Groups({ today }: { today: TodayDto }) {
                 machine={machine}
                 today={today.today}
                 isNext={machine.id === today.machines[0]?.id}
+                isStale={today.stale.some(({ id }) => id === machine.id)}
               />
             ))}
           </ul>
         </section>
       ))}
-      <FineMachines machines={today.machines.filter((machine) => machine.state === 'fine')} />
+      <FineMachines
+        machines={today.machines.filter(({ state }) => state === 'fine' || state === 'resting')}
+      />
+      {today.more ? (
+        <p style={{ marginTop: 12 }}>
+          {countWords(today.more, 'more machine')} are in better state:{' '}
+          <Link to="/fleet/schedule">look in the schedule of the fleet</Link>.
+        </p>
+      ) : null}
     </div>
   );
 }

@@ -1,0 +1,201 @@
+import type { FleetFile, HoursGrid, Trigger } from '@yugator/core';
+import { HOURS_GRIDS } from '@yugator/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  Equals,
+  IsBoolean,
+  IsIn,
+  IsISO8601,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsTimeZone,
+  Length,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { BookFieldsDto } from '../books/book.dto.js';
+import { IsCivilDay } from '../civilDay.js';
+import { MachineFactsDto } from '../machine/machine.dto.js';
+import { MACHINE_STATUSES } from '../machine/machineClass.js';
+import type { MachineStatus } from '../machine/machineClass.js';
+import { AttachmentDto, OverrideFieldsDto } from '../machine/machineParts.dto.js';
+import { SpecCardDto } from '../machine/specCard.dto.js';
+import { IsMeterHours } from '../meterHours.js';
+import { SeasonYearDto } from '../season/season.dto.js';
+import { Trimmed } from '../trimmed.js';
+
+const NAME = 'Name a line of a book that the machine follows.';
+
+export class FileSiteDto {
+  @IsTimeZone({ message: 'Give the time zone by its IANA name, such as Europe/London.' })
+  timeZone!: string;
+
+  @IsIn(HOURS_GRIDS, { message: 'Choose whether hours count since done or on the meter.' })
+  hoursGrid!: HoursGrid;
+}
+
+export class FileSeasonDto {
+  @Trimmed()
+  @Length(1, 30, { message: 'Name the season in 1 to 30 letters, such as Mowing.' })
+  name!: string;
+
+  @ValidateNested({ each: true })
+  @Type(() => SeasonYearDto)
+  @ArrayMaxSize(50, { message: 'Keep 50 years at most.' })
+  years!: SeasonYearDto[];
+}
+
+export class FilePartDto {
+  @IsString({ message: 'Name the season.' })
+  season!: string;
+
+  @Max(168, { message: 'A week has 168 hours.' })
+  @Min(0, { message: 'Hours a week cannot be less than 0.' })
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the planned hours a week as a number, such as 8.' })
+  hoursPerWeek!: number;
+}
+
+export class FileSegmentDto {
+  @IsISO8601({ strict: true }, { message: 'Give the moment as 2027-05-13T17:10:00Z.' })
+  startsAt!: string;
+
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the hours to add as a number.' })
+  offset!: number;
+}
+
+export class FileReadingDto {
+  @IsISO8601({ strict: true }, { message: 'Give the moment as 2027-05-13T17:10:00Z.' })
+  at!: string;
+
+  @IsMeterHours()
+  shown!: number;
+}
+
+export class FilePointDto {
+  @IsString({ message: NAME })
+  book!: string;
+
+  @IsString({ message: NAME })
+  item!: string;
+
+  @IsCivilDay({ message: 'Give the day as a date that exists, such as 2026-05-12.' })
+  on!: string;
+
+  @IsMeterHours()
+  life!: number;
+}
+
+export class FileOverrideDto extends OverrideFieldsDto {
+  @IsString({ message: NAME })
+  book!: string;
+
+  @IsString({ message: NAME })
+  item!: string;
+
+  declare triggers: Trigger[] | null;
+}
+
+export class FileMachineDto extends MachineFactsDto {
+  @IsIn(MACHINE_STATUSES, { message: 'Choose in service, laid up, out of service or retired.' })
+  status!: MachineStatus;
+
+  @IsOptional()
+  @IsCivilDay({ message: 'Give the day as a date that exists, such as 2026-11-02.' })
+  statusSince?: string | null;
+
+  @IsString({ each: true, message: 'Name the books.' })
+  @ArrayMaxSize(10, { message: 'A machine follows 10 books at most.' })
+  books!: string[];
+
+  @ValidateNested({ each: true })
+  @Type(() => FilePartDto)
+  @ArrayMaxSize(20, { message: 'A machine takes part in 20 seasons at most.' })
+  seasons!: FilePartDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => AttachmentDto)
+  @ArrayMaxSize(4, { message: 'A machine has one attachment of each kind at most.' })
+  attachments!: AttachmentDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => FileOverrideDto)
+  @ArrayMaxSize(200, { message: 'Keep 200 departures at most.' })
+  overrides!: FileOverrideDto[];
+
+  @ValidateIf((machine: FileMachineDto) => (machine.spec ?? null) !== null)
+  @ValidateNested()
+  @Type(() => SpecCardDto)
+  spec?: SpecCardDto | null;
+
+  @ValidateNested({ each: true })
+  @Type(() => FileSegmentDto)
+  @ArrayMaxSize(100, { message: 'Keep 100 meters at most.' })
+  segments!: FileSegmentDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => FileReadingDto)
+  @ArrayMaxSize(20_000, { message: 'Keep 20,000 readings at most.' })
+  readings!: FileReadingDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => FilePointDto)
+  @ArrayMaxSize(20_000, { message: 'Keep 20,000 services at most.' })
+  done!: FilePointDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => FilePointDto)
+  @ArrayMaxSize(2_000, { message: 'Keep 2,000 declarations at most.' })
+  declared!: FilePointDto[];
+}
+
+/** A fleet as it is exported and imported: names in place of ids, times in UTC, quantities in SI units. */
+export class FleetFileDto implements FleetFile {
+  @Equals('yugator-fleet', { message: 'This is no fleet file: its format must be "yugator-fleet".' })
+  format!: 'yugator-fleet';
+
+  @Equals(1, { message: 'This file is of another version. This Yugator reads version 1.' })
+  version!: 1;
+
+  @ValidateNested()
+  @Type(() => FileSiteDto)
+  site!: FileSiteDto;
+
+  @ValidateNested({ each: true })
+  @Type(() => FileSeasonDto)
+  @ArrayMaxSize(20, { message: 'Keep 20 seasons at most.' })
+  seasons!: FileSeasonDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => BookFieldsDto)
+  @ArrayMaxSize(200, { message: 'Keep 200 books at most.' })
+  books!: BookFieldsDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => FileMachineDto)
+  @ArrayMaxSize(2000, { message: 'Keep 2,000 machines at most.' })
+  machines!: FileMachineDto[];
+}
+
+/** Whether a file could be taken in, and what it holds. */
+export class ImportResultDto {
+  machines!: number;
+  books!: number;
+  seasons!: number;
+  readings!: number;
+  /** false for a trial: nothing was written */
+  written!: boolean;
+}
+
+export class ImportFleetDto {
+  @ValidateNested()
+  @Type(() => FleetFileDto)
+  file!: FleetFileDto;
+
+  /** only says what would happen */
+  @IsBoolean({ message: 'Say whether this is only a trial.' })
+  isTrial!: boolean;
+}

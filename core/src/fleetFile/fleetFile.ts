@@ -1,0 +1,172 @@
+import { civilDate } from '../calendar/civilDate.js';
+import { instant } from '../calendar/instant.js';
+import { lifeHours } from '../meter/lifeHours.js';
+import type { MeterName, HoursGrid, Trigger } from '../schedule/trigger.js';
+import type { Action, ScheduleItem } from '../schedule/item.js';
+import type { ItemHistory, ServicePoint } from '../schedule/baseline.js';
+import { withOverrides } from '../schedule/override.js';
+import type { MachineFacts } from '../schedule/machineSchedule.js';
+import type { SiteSettings } from '../schedule/scheduleContext.js';
+
+/** A fleet as it is exported: everything that due answers follow from, with names in place of ids. */
+export interface FleetFile {
+  readonly site: { readonly timeZone: string; readonly hoursGrid: HoursGrid };
+  readonly seasons: readonly FileSeason[];
+  readonly books: readonly FileBook[];
+  readonly machines: readonly FileMachine[];
+}
+
+export interface FileSeason {
+  readonly name: string;
+  readonly years: readonly { readonly year: number; readonly firstDay: string; readonly lastDay: string }[];
+}
+
+export interface FileBook {
+  readonly name: string;
+  readonly items: readonly FileItem[];
+}
+
+export interface FileItem {
+  readonly name: string;
+  readonly action: Action;
+  readonly component: string;
+  /** an every-n-th rule names the other line of the book */
+  readonly triggers: readonly Trigger[];
+  readonly renews: readonly string[];
+  readonly windowHours?: number | null;
+  readonly windowDays?: number | null;
+}
+
+/** A line of a book. */
+export interface FileItemRef {
+  readonly book: string;
+  readonly item: string;
+}
+
+/** A time a line was done. */
+export interface FilePoint extends FileItemRef {
+  readonly on: string;
+  readonly life: number;
+}
+
+export interface FileOverride extends FileItemRef {
+  readonly isOmitted: boolean;
+  readonly triggers: readonly Trigger[] | null;
+  readonly dutyFactor?: number | null;
+  readonly windowHours?: number | null;
+  readonly windowDays?: number | null;
+  readonly reason: string;
+}
+
+export interface FileMachine {
+  readonly tag: string;
+  readonly inServiceOn: string;
+  readonly inServiceHours: number;
+  readonly cameNew: boolean;
+  readonly status: string;
+  readonly statusSince?: string | null;
+  readonly books: readonly string[];
+  readonly seasons: readonly { readonly season: string; readonly hoursPerWeek: number }[];
+  readonly attachments: readonly {
+    readonly kind: Exclude<MeterName, 'engine'>;
+    readonly share: number;
+    readonly hoursAtStart: number;
+    readonly engineAtStart: number;
+  }[];
+  readonly overrides: readonly FileOverride[];
+  readonly segments: readonly { readonly startsAt: string; readonly offset: number }[];
+  readonly readings: readonly { readonly at: string; readonly shown: number }[];
+  readonly done: readonly FilePoint[];
+  readonly declared: readonly FilePoint[];
+}
+
+/** The id that stands for a line of a book while a file is reckoned with. */
+export function fileItemId({ book, item }: FileItemRef): string {
+  return `${book} / ${item}`;
+}
+
+function withIds(triggers: readonly Trigger[], book: string): Trigger[] {
+  return triggers.map((trigger) =>
+    trigger.kind === 'everyNth'
+      ? { ...trigger, itemId: fileItemId({ book, item: trigger.itemId }) }
+      : trigger,
+  );
+}
+
+function itemsOf(book: FileBook): ScheduleItem[] {
+  return book.items.map((item) => ({
+    id: fileItemId({ book: book.name, item: item.name }),
+    ...{ name: item.name, action: item.action, component: item.component, dutyFactor: 1 },
+    triggers: withIds(item.triggers, book.name),
+    renews: item.renews.map((other) => fileItemId({ book: book.name, item: other })),
+    window: { hours: item.windowHours ?? null, days: item.windowDays ?? null },
+  }));
+}
+
+function historyOf({ done, declared }: FileMachine): Map<string, ItemHistory> {
+  const history = new Map<string, { completions: ServicePoint[]; declared: ServicePoint[] }>();
+  const add = (point: FilePoint, kind: 'completions' | 'declared') => {
+    const id = fileItemId(point);
+    const own = history.get(id) ?? { completions: [], declared: [] };
+    own[kind].push({ on: civilDate(point.on), life: lifeHours(point.life) });
+    history.set(id, own);
+  };
+  for (const point of done) add(point, 'completions');
+  for (const point of declared) add(point, 'declared');
+  return history;
+}
+
+/** What is shared by the machines of a file. */
+export function siteOfFile({ site, seasons }: FleetFile): SiteSettings {
+  return {
+    timeZone: site.timeZone,
+    grid: site.hoursGrid,
+    seasons: seasons.map(({ name, years }) => ({
+      id: name,
+      name,
+      years: years.map(({ year, firstDay, lastDay }) => ({
+        year,
+        firstDay: civilDate(firstDay),
+        lastDay: civilDate(lastDay),
+      })),
+    })),
+  };
+}
+
+/** All that the schedule of one machine of a file follows from. Throws a RangeError for dates or hours that cannot be. */
+export function factsOfFile(machine: FileMachine, books: readonly FileBook[]): MachineFacts {
+  const items = machine.books.flatMap((name) => books.filter((book) => book.name === name)).flatMap(itemsOf);
+  const overrides = machine.overrides.map(({ windowHours, windowDays, ...override }) => ({
+    ...override,
+    itemId: fileItemId(override),
+    triggers: override.triggers && withIds(override.triggers, override.book),
+    dutyFactor: override.dutyFactor ?? null,
+    window:
+      (windowHours ?? null) === null && (windowDays ?? null) === null
+        ? null
+        : { hours: windowHours ?? null, days: windowDays ?? null },
+  }));
+  const entry = {
+    on: civilDate(machine.inServiceOn),
+    life: lifeHours(machine.inServiceHours),
+    cameNew: machine.cameNew,
+  };
+  const startsAt = instant(`${machine.inServiceOn}T00:00:00Z`);
+  const segments = machine.segments.map((segment) => ({
+    startsAt: instant(segment.startsAt),
+    offset: segment.offset,
+  }));
+  return {
+    entry,
+    segments: segments.length ? segments : [{ startsAt, offset: 0 }],
+    readings: machine.readings.map(({ at, shown }) => ({ at: instant(at), shown })),
+    attachments: machine.attachments.map(({ kind, share, hoursAtStart, engineAtStart }) => ({
+      meter: kind,
+      hours: { kind: 'share', share, hoursAtStart, engineAtStart },
+    })),
+    participation: machine.seasons.map(({ season, hoursPerWeek }) => ({ seasonId: season, hoursPerWeek })),
+    laidUpSince: machine.status === 'laidUp' && machine.statusSince ? civilDate(machine.statusSince) : null,
+    items: withOverrides(items, overrides),
+    history: historyOf(machine),
+  };
+}

@@ -1,0 +1,35 @@
+import type { BookFieldsDto, FieldFaultDto } from '@yugator/contracts';
+import { fault } from '../problem/problem.js';
+
+/** What is wrong with the lines of a book beside each other. */
+export function lineFaults({ items }: BookFieldsDto, path: string): FieldFaultDto[] {
+  const names = items.map(({ name }) => name);
+  return items.flatMap((line, index) => {
+    const pointer = `${path}/items/${index}`;
+    const faults: FieldFaultDto[] = [];
+    if (names.indexOf(line.name) < index) {
+      faults.push(
+        fault(`${pointer}/name`, 'repeated', `"${line.name}" stands in this book twice. Name one otherwise.`),
+      );
+    }
+    for (const trigger of line.triggers) {
+      if (trigger.kind !== 'everyNth') continue;
+      if (!names.includes(trigger.itemId) || trigger.itemId === line.name) {
+        faults.push(
+          fault(
+            `${pointer}/triggers`,
+            'unknownLine',
+            `"${line.name}" goes with another line of this book. Choose which.`,
+          ),
+        );
+      }
+    }
+    const unknown = line.renews.find((other) => !names.includes(other));
+    if (unknown !== undefined) {
+      faults.push(
+        fault(`${pointer}/renews`, 'unknownLine', `There is no line "${unknown}" in this book to renew.`),
+      );
+    }
+    return faults;
+  });
+}

@@ -1,0 +1,152 @@
+import { Injectable } from '@nestjs/common';
+import type { FileMachineDto, FilePointDto, FleetFileDto, SpecCardDto } from '@yugator/contracts';
+import type { Trigger } from '@yugator/core';
+import { Book, Item } from '../books/book.model.js';
+import { storedTriggers, toBookDto } from '../books/toScheduleItem.js';
+import { jsonValue } from '../database/columns.js';
+import { Job, JobItem } from '../job/job.model.js';
+import { ReadingRow } from '../meter/meter.model.js';
+import { Declaration } from '../schedule/declaration.model.js';
+import { FleetFacts } from '../schedule/fleetFacts.js';
+import type { StoredMachine } from '../schedule/fleetFacts.js';
+import { Seasons } from '../season/seasons.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+
+/** The name of every line of a book, and of its book. */
+interface LineName {
+  readonly book: string;
+  readonly item: string;
+}
+
+type Lines = ReadonlyMap<string, LineName>;
+
+/** A point of a line that is still in a book; lines that were dropped have no name to go by. */
+function toPoint(lines: Lines, itemId: string, on: string | null, life: number | null): FilePointDto[] {
+  const line = lines.get(itemId);
+  return line && on !== null && life !== null ? [{ ...line, on, life }] : [];
+}
+
+/** Writes the fleet as a file. Void readings and records stay behind: they do not count. */
+@Injectable()
+export class ExportFleet {
+  constructor(
+    private readonly facts: FleetFacts,
+    private readonly calendar: SiteCalendar,
+    private readonly seasons: Seasons,
+  ) {}
+
+  async file(): Promise<FleetFileDto> {
+    const { site } = await this.calendar.read();
+    const [books, machines, seasons] = await Promise.all([
+      Book.findAll({ include: [Item], order: ['name'] }),
+      this.facts.read(),
+      this.seasons.all(),
+    ]);
+    const lines: Lines = new Map(
+      books.flatMap((book) =>
+        (book.items ?? [])
+          .filter(({ dropped }) => !dropped)
+          .map(({ id, name }) => [id, { book: book.name, item: name }] as const),
+      ),
+    );
+    const bookNames = new Map(books.map(({ id, name }) => [id, name]));
+    const seasonNames = new Map(seasons.map(({ id, name }) => [id, name]));
+    const history = await this.history(lines);
+    return {
+      ...{ format: 'yugator-fleet', version: 1 },
+      site: { timeZone: site.timeZone, hoursGrid: site.hoursGrid },
+      seasons: seasons.map(({ name, years }) => ({ name, years: years.map((year) => ({ ...year })) })),
+      books: books.map((book) => {
+        const { name, machineClass, meter, items } = toBookDto(book, []);
+        return { name, machineClass, meter, items: items.map(({ id: _id, ...line }) => line) };
+      }),
+      machines: machines.map((stored) => ({
+        ...this.machine(stored, lines, seasonNames),
+        books: stored.bookIds.flatMap((id) => bookNames.get(id) ?? []),
+        readings: history.readings.get(stored.machine.id) ?? [],
+        done: history.done.get(stored.machine.id) ?? [],
+        declared: history.declared.get(stored.machine.id) ?? [],
+      })),
+    };
+  }
+
+  private machine(
+    { machine, facts, attachments, overrides }: StoredMachine,
+    lines: Lines,
+    seasonNames: ReadonlyMap<string, string>,
+  ): Omit<FileMachineDto, 'books' | 'readings' | 'done' | 'declared'> {
+    const { tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders } = machine;
+    const { enginePower, warrantyUntil, warrantyHours, shed, walkOrder, status, statusSince } = machine;
+    const { inServiceOn, inServiceHours, cameNew } = machine;
+    return {
+      ...{ tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders, enginePower },
+      ...{
+        warrantyUntil,
+        warrantyHours,
+        shed,
+        walkOrder,
+        inServiceOn,
+        inServiceHours,
+        cameNew,
+        status,
+        statusSince,
+      },
+      spec: jsonValue(machine.spec) as SpecCardDto | null,
+      seasons: facts.participation.map(({ seasonId, hoursPerWeek }) => ({
+        season: seasonNames.get(seasonId) ?? '',
+        hoursPerWeek,
+      })),
+      attachments: attachments.map(({ kind, name: called, share, hoursAtStart, engineAtStart }) => ({
+        ...{ kind, name: called, share, hoursAtStart, engineAtStart },
+      })),
+      overrides: overrides.flatMap((row) => {
+        const line = lines.get(row.itemId);
+        const { isOmitted, dutyFactor, windowHours, windowDays, reason } = row;
+        const named = (trigger: Trigger): Trigger =>
+          trigger.kind === 'everyNth'
+            ? { ...trigger, itemId: lines.get(trigger.itemId)?.item ?? '' }
+            : trigger;
+        const triggers = row.triggers === null ? null : storedTriggers(row.triggers).map(named);
+        return line ? [{ ...line, isOmitted, dutyFactor, windowHours, windowDays, reason, triggers }] : [];
+      }),
+      segments: facts.segments.map(({ startsAt, offset }) => ({
+        startsAt: new Date(startsAt).toISOString(),
+        offset,
+      })),
+    };
+  }
+
+  private async history(lines: Lines) {
+    const [readings, jobs, declarations] = await Promise.all([
+      ReadingRow.findAll({ where: { voidedAt: null }, order: ['readAt', 'id'], raw: true }),
+      Job.findAll({
+        where: { state: 'signedOff' },
+        include: [JobItem],
+        order: ['doneOn', 'signedOffAt', 'id'],
+      }),
+      Declaration.findAll({ order: ['doneOn', 'id'], raw: true }),
+    ]);
+    return {
+      readings: byMachine(readings, ({ readAt, shown }) => [{ at: readAt.toISOString(), shown }]),
+      done: byMachine(jobs, ({ items, doneOn, life }) =>
+        (items ?? [])
+          .filter(({ ticked }) => ticked)
+          .flatMap(({ itemId }) => toPoint(lines, itemId, doneOn, life)),
+      ),
+      declared: byMachine(declarations, ({ itemId, doneOn, life }) => toPoint(lines, itemId, doneOn, life)),
+    };
+  }
+}
+
+function byMachine<Row extends { machineId: string }, T>(
+  rows: readonly Row[],
+  toValues: (row: Row) => readonly T[],
+): Map<string, T[]> {
+  const result = new Map<string, T[]>();
+  for (const row of rows) {
+    const values = result.get(row.machineId) ?? [];
+    values.push(...toValues(row));
+    result.set(row.machineId, values);
+  }
+  return result;
+}

@@ -1,0 +1,123 @@
+import type { FleetFileDto, ImportResultDto, MachineDto, ProblemDto } from '@yugator/contracts';
+import { civilDate, dueOfFleet } from '@yugator/core';
+import { migrator } from '../database/migrator.js';
+import { loadDemonstration } from '../demo/loadDemonstration.js';
+import { FleetFacts } from '../schedule/fleetFacts.js';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import { Seasons } from '../season/seasons.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { SetClock } from '../clock/clock.js';
+import { LiveFeed } from '../live/liveFeed.js';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { NOON, testApp } from '../testing/testApp.js';
+import type { TestApp } from '../testing/testApp.js';
+import { testDatabase } from '../testing/testDatabase.js';
+import { ExportFleet } from './exportFleet.js';
+
+let yard: TestApp;
+beforeAll(async () => {
+  yard = await testApp();
+});
+afterAll(() => yard.close());
+
+const exported = async () => (await yard.ask<FleetFileDto>('GET', '/api/fleet/file')).body;
+const take = (file: unknown, isTrial = false) =>
+  yard.ask<ImportResultDto & Omit<ProblemDto, 'status'>>('POST', '/api/fleet/import', {
+    body: { file, isTrial },
+  });
+/** The fleet under other tags, as another crew would send it. */
+const renamed = (file: FleetFileDto): FleetFileDto => ({
+  ...file,
+  machines: file.machines.map((machine) => ({ ...machine, tag: `${machine.tag}x` })),
+});
+const tags = async () => (await yard.ask<MachineDto[]>('GET', '/api/machines')).body.map(({ tag }) => tag);
+
+describe('a fleet file', () => {
+  it('that is taken in gives the same schedules as the fleet it came from', async () => {
+    const file = await exported();
+    expect(file).toMatchObject({
+      format: 'yugator-fleet',
+      version: 1,
+      machines: [{ tag: 'T-1' }, { tag: 'T-2' }],
+    });
+    const trial = await take(renamed(file), true);
+    expect(trial.body).toEqual({ machines: 2, books: 0, seasons: 0, readings: 4, written: false });
+    expect(await tags()).toEqual(['T-1', 'T-2']);
+    expect((await take(renamed(file))).body.written).toBe(true);
+    const { body } = await yard.ask<MachineDto[]>('GET', '/api/machines');
+    const of = (tag: string) => body.find((machine) => machine.tag === tag)?.lines;
+    expect(of('T-1x')).toEqual(of('T-1'));
+    expect(of('T-1x')).not.toEqual([]);
+  });
+
+  it('with bad lines has every fault named, and nothing of it is taken in', async () => {
+    const file = renamed(renamed(await exported()));
+    const [first, second] = file.machines;
+    if (!first || !second) throw new Error('The fleet is too small.');
+    const bad = {
+      ...file,
+      machines: [
+        { ...first, tag: 'T-1', books: ['Soap'], seasons: [{ season: 'Golf', hoursPerWeek: 3 }] },
+        {
+          ...second,
+          readings: [...second.readings, { at: '2027-05-11T12:00:00Z', shown: 3 }],
+          done: [{ book: 'Test book', item: 'Polish', on: '2027-05-01', life: 20 }],
+        },
+      ],
+    };
+    const before = await tags();
+    const { status, body } = await take(bad);
+    expect(status).toBe(422);
+    expect(body.errors?.map(({ pointer, code }) => [pointer, code])).toEqual([
+      ['#/file/machines/0/tag', 'taken'],
+      ['#/file/machines/0/books/0', 'unknown'],
+      ['#/file/machines/0/seasons/0/season', 'unknown'],
+      ['#/file/machines/1/done/0/item', 'unknown'],
+      ['#/file/machines/1/readings/2/shown', 'backwards'],
+    ]);
+    expect(await tags()).toEqual(before);
+  });
+
+  it('with fields that cannot be has each named by its place', async () => {
+    const file = await exported();
+    const [first] = file.machines;
+    const { status, body } = await take({
+      ...{ ...file, version: 2, surprise: 1 },
+      machines: [{ ...first, inServiceOn: '2027-02-30', readings: [{ at: 'noon', shown: -1 }] }],
+    });
+    expect(status).toBe(422);
+    expect(body.errors?.map(({ pointer }) => pointer).sort()).toEqual([
+      '#/file/machines/0/inServiceOn',
+      '#/file/machines/0/readings/0/at',
+      '#/file/machines/0/readings/0/shown',
+      '#/file/surprise',
+      '#/file/version',
+    ]);
+  });
+});
+
+describe('the answers out of a file', () => {
+  it('are those of the screens, for the whole demonstration fleet', async () => {
+    const database = await testDatabase();
+    await migrator(database.sequelize).up();
+    await loadDemonstration(database.sequelize, NOON);
+    const calendar = new SiteCalendar(new SetClock(NOON));
+    const seasons = new Seasons(new UnitOfWork(database.sequelize, new LiveFeed()));
+    const file = await new ExportFleet(new FleetFacts(), calendar, seasons).file();
+    const machines = await new FleetSchedule(calendar, seasons, new FleetFacts()).read();
+    const ofScreens = machines.flatMap(({ machine, schedule }) =>
+      schedule.answers.map(({ item, state, expectedOn, earlyOn, lateOn, deciding }) => ({
+        ...{ machine: machine.tag, item: item.name, state, expectedOn, earlyOn, lateOn },
+        left: deciding?.left ?? null,
+      })),
+    );
+    const ofFile = dueOfFleet(JSON.parse(JSON.stringify(file)) as FleetFileDto, civilDate('2027-05-13')).map(
+      ({ machine, item, state, expectedOn, earlyOn, lateOn, left }) => ({
+        ...{ machine, item, state, expectedOn, earlyOn, lateOn, left },
+      }),
+    );
+    await database.drop();
+    expect(ofFile.length).toBeGreaterThan(250);
+    expect(ofFile).toEqual(ofScreens);
+  });
+});

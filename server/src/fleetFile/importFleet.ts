@@ -1,0 +1,205 @@
+import { Injectable } from '@nestjs/common';
+import type { FileMachineDto, FleetFileDto, ImportFleetDto, ImportResultDto } from '@yugator/contracts';
+import type { Trigger } from '@yugator/core';
+import { v7 as uuid } from 'uuid';
+import { Book, Item } from '../books/book.model.js';
+import { lineFaults } from '../books/lineFaults.js';
+import { writeNewBook } from '../books/writeBook.js';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { Job, JobItem } from '../job/job.model.js';
+import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
+import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
+import { Person } from '../people/person.model.js';
+import { fieldProblem } from '../problem/problem.js';
+import { Declaration } from '../schedule/declaration.model.js';
+import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
+import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
+import { Seasons } from '../season/seasons.js';
+import { Site } from '../site/site.model.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { fileFaults } from './fileFaults.js';
+
+/** Ids by the names that a file goes by. */
+interface Ids {
+  readonly books: ReadonlyMap<string, string>;
+  readonly seasons: ReadonlyMap<string, string>;
+  /** by book, then by line */
+  readonly lines: ReadonlyMap<string, ReadonlyMap<string, string>>;
+}
+
+/** Takes a fleet file in: all of it, or nothing, with every fault named. */
+@Injectable()
+export class ImportFleet {
+  constructor(
+    private readonly work: UnitOfWork,
+    private readonly calendar: SiteCalendar,
+    private readonly seasons: Seasons,
+  ) {}
+
+  async import({ file, isTrial }: ImportFleetDto, caller: Person): Promise<ImportResultDto> {
+    const { now } = await this.calendar.read();
+    return this.work.run(async () => {
+      await this.check(file);
+      const result = {
+        machines: file.machines.length,
+        ...(await this.fresh(file)),
+        readings: file.machines.reduce((sum, { readings }) => sum + readings.length, 0),
+        written: !isTrial,
+      };
+      if (isTrial) return result;
+      await this.writeShared(file);
+      const ids = await this.ids();
+      for (const machine of file.machines) await this.writeMachine(machine, ids, caller, new Date(now));
+      this.work.changed('machines', 'readings', 'jobs', 'books', 'seasons');
+      return result;
+    });
+  }
+
+  private async check(file: FleetFileDto): Promise<void> {
+    const [machines, books, seasons] = await Promise.all([
+      Machine.findAll({ attributes: ['tag'] }),
+      Book.findAll({ include: [Item] }),
+      this.seasons.all(),
+    ]);
+    const known = {
+      tags: new Set(machines.map(({ tag }) => tag)),
+      seasons: new Set([...seasons, ...file.seasons].map(({ name }) => name)),
+      // A book that is here already counts as it is here.
+      books: new Map([
+        ...file.books.map((book) => [book.name, new Set(book.items.map(({ name }) => name))] as const),
+        ...books.map((book) => [book.name, new Set((book.items ?? []).map(({ name }) => name))] as const),
+      ]),
+    };
+    const faults = [
+      ...file.books.flatMap((book, index) => lineFaults(book, `/file/books/${index}`)),
+      ...fileFaults(file, known),
+    ];
+    if (faults.length) throw fieldProblem(...faults);
+  }
+
+  /** How many of the file's books and seasons are not here yet. */
+  private async fresh(file: FleetFileDto): Promise<{ books: number; seasons: number }> {
+    const ids = await this.ids();
+    return {
+      books: file.books.filter(({ name }) => !ids.books.has(name)).length,
+      seasons: file.seasons.filter(({ name }) => !ids.seasons.has(name)).length,
+    };
+  }
+
+  private async ids(): Promise<Ids> {
+    const [books, seasons] = await Promise.all([Book.findAll({ include: [Item] }), this.seasons.all()]);
+    return {
+      books: new Map(books.map(({ id, name }) => [name, id])),
+      seasons: new Map(seasons.map(({ id, name }) => [name, id])),
+      lines: new Map(
+        books.map((book) => [book.name, new Map((book.items ?? []).map(({ id, name }) => [name, id]))]),
+      ),
+    };
+  }
+
+  private async writeShared(file: FleetFileDto): Promise<void> {
+    const known = await this.ids();
+    for (const book of file.books) if (!known.books.has(book.name)) await writeNewBook(book);
+    let place = known.seasons.size;
+    for (const { name, years } of file.seasons.filter((season) => !known.seasons.has(season.name))) {
+      const seasonId = uuid();
+      await SeasonRow.create({ id: seasonId, name, place });
+      await SeasonYearRow.bulkCreate(
+        years.map(({ year, firstDay, lastDay }) => ({ seasonId, year, firstDay, lastDay })),
+      );
+      place += 1;
+    }
+    await Site.increment('seasonsVersion', { where: {} });
+  }
+
+  private async writeMachine(machine: FileMachineDto, ids: Ids, caller: Person, now: Date): Promise<void> {
+    const { books, seasons, attachments, overrides, segments, readings, done, declared, ...columns } =
+      machine;
+    const id = uuid();
+    const idOf = ({ book, item }: { book: string; item: string }) => ids.lines.get(book)?.get(item) ?? '';
+    await Machine.create({ ...columns, id, serial: columns.serial ?? '', version: 1, factsRevision: 1 });
+    await MachineBook.bulkCreate(books.map((name) => ({ machineId: id, bookId: ids.books.get(name) })));
+    await MachineSeason.bulkCreate(
+      seasons.map(({ season, hoursPerWeek }) => ({
+        machineId: id,
+        seasonId: ids.seasons.get(season),
+        hoursPerWeek,
+      })),
+    );
+    await AttachmentRow.bulkCreate(attachments.map((attachment) => ({ ...attachment, machineId: id })));
+    await ItemOverrideRow.bulkCreate(
+      overrides.map(({ book, item, triggers, ...override }) => ({
+        ...override,
+        ...{ machineId: id, itemId: idOf({ book, item }) },
+        triggers: triggers?.map((trigger) => withId(trigger, book, idOf)) ?? null,
+      })),
+    );
+    const own = segments.length ? segments : [{ startsAt: `${machine.inServiceOn}T00:00:00Z`, offset: 0 }];
+    await MeterSegmentRow.bulkCreate(
+      own.map(({ startsAt, offset }, index) => ({
+        ...{ id: uuid(), machineId: id, startsAt: new Date(startsAt), hoursOffset: offset },
+        ...{ kind: index === 0 ? 'first' : 'replaced', reason: '' },
+      })),
+    );
+    await ReadingRow.bulkCreate(
+      readings.map(({ at, shown }) => ({
+        ...{
+          id: uuid(),
+          machineId: id,
+          readAt: new Date(at),
+          shown,
+          source: 'entry',
+          enteredById: caller.id,
+        },
+      })),
+    );
+    await Declaration.bulkCreate(
+      declared.map((point) => ({
+        ...{ id: uuid(), machineId: id, itemId: idOf(point), doneOn: point.on, life: point.life },
+        ...{ note: 'From a file', declaredAt: now, declaredById: caller.id },
+      })),
+    );
+    await this.writeDone(
+      id,
+      done.map((point) => ({ ...point, itemId: idOf(point) })),
+      caller,
+      now,
+    );
+  }
+
+  /** Services of the same day and hours were one visit. */
+  private async writeDone(
+    machineId: string,
+    done: readonly { itemId: string; on: string; life: number }[],
+    caller: Person,
+    now: Date,
+  ): Promise<void> {
+    const visits = new Map<string, { id: string; on: string; life: number; itemIds: Set<string> }>();
+    for (const { itemId, on, life } of done) {
+      const visit = visits.get(`${on} ${life}`) ?? { id: uuid(), on, life, itemIds: new Set() };
+      visit.itemIds.add(itemId);
+      visits.set(`${on} ${life}`, visit);
+    }
+    const jobs = [...visits.values()];
+    await Job.bulkCreate(
+      jobs.map(({ id, on, life }) => ({
+        ...{ id, machineId, state: 'signedOff', version: 1, note: 'From a file', minutes: 0 },
+        ...{ openedAt: now, openedById: caller.id, signedOffAt: now, signedOffById: caller.id },
+        ...{ doneOn: on, life, shown: life, doneById: caller.id },
+      })),
+    );
+    await JobItem.bulkCreate(
+      jobs.flatMap(({ id, itemIds }) =>
+        [...itemIds].map((itemId) => ({ jobId: id, itemId, ticked: true, version: 1 })),
+      ),
+    );
+  }
+}
+
+function withId(
+  trigger: Trigger,
+  book: string,
+  idOf: (ref: { book: string; item: string }) => string,
+): Trigger {
+  return trigger.kind === 'everyNth' ? { ...trigger, itemId: idOf({ book, item: trigger.itemId }) } : trigger;
+}

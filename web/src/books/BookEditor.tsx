@@ -1,0 +1,176 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { MACHINE_CLASSES } from '@yugator/contracts';
+import type { BookDto, BookFieldsDto } from '@yugator/contracts';
+import { METERS } from '@yugator/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ApiProblem, sentenceOf } from '../api/problem.js';
+import { useWrite } from '../api/useWrite.js';
+import { CLASS_WORDS } from '../machine/classWords.js';
+import { Caution } from '../page/Caution.js';
+import { useNotice } from '../page/Notice.js';
+import { PageHead } from '../page/PageHead.js';
+import { draftOf, emptyBook, emptyLine, fieldsOf, parseColumn, withColumn } from './bookDraft.js';
+import type { BookDraft } from './bookDraft.js';
+import { BookFiles } from './BookFiles.js';
+import styles from './books.module.css';
+import { METER_WORDS } from './bookWords.js';
+import { ChartGrid } from './ChartGrid.js';
+
+/** The faults of a refusal by line; what concerns no line is left out. */
+function faultsByLine(error: Error | null): Map<number, string> {
+  const faults = error instanceof ApiProblem ? error.faults : [];
+  const byLine = new Map<number, string>();
+  for (const { pointer, detail } of faults) {
+    const [, line] = /^#\/items\/(\d+)/.exec(pointer) ?? [];
+    if (line !== undefined)
+      byLine.set(Number(line), [byLine.get(Number(line)), detail].filter(Boolean).join(' '));
+  }
+  return byLine;
+}
+
+function AddColumn({ onAdd }: { onAdd: (draft: (draft: BookDraft) => BookDraft) => void }) {
+  const [text, setText] = useState('');
+  const [isWrong, setWrong] = useState(false);
+  const add = () => {
+    const column = parseColumn(text);
+    setWrong(column === null);
+    if (!column) return;
+    onAdd((draft) => withColumn(draft, column));
+    setText('');
+  };
+  return (
+    <span className={styles.addColumn}>
+      <TextField
+        fullWidth={false}
+        label="Another column"
+        placeholder="50 h, 7 d, 6 m, 1 y"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          event.preventDefault();
+          add();
+        }}
+        error={isWrong}
+        helperText={isWrong ? 'Type hours or a time: 50, 7 d, 6 m, 1 y.' : undefined}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <Button onClick={add}>Add column</Button>
+    </span>
+  );
+}
+
+function HeadFields({
+  draft,
+  onChange,
+}: {
+  draft: BookDraft;
+  onChange: (change: Partial<BookDraft>) => void;
+}) {
+  return (
+    <div className={styles.head}>
+      <TextField
+        label="Book"
+        value={draft.name}
+        onChange={(event) => onChange({ name: event.target.value })}
+      />
+      <TextField
+        label="For"
+        select
+        value={draft.machineClass}
+        onChange={(event) =>
+          onChange({
+            machineClass: MACHINE_CLASSES.find((each) => each === event.target.value) ?? 'ridingMower',
+          })
+        }
+      >
+        {MACHINE_CLASSES.map((machineClass) => (
+          <MenuItem key={machineClass} value={machineClass}>
+            {CLASS_WORDS[machineClass]}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        label="Its hours are those of the"
+        select
+        value={draft.meter}
+        onChange={(event) =>
+          onChange({ meter: METERS.find((meter) => meter === event.target.value) ?? 'engine' })
+        }
+      >
+        {METERS.map((meter) => (
+          <MenuItem key={meter} value={meter}>
+            {METER_WORDS[meter]}
+          </MenuItem>
+        ))}
+      </TextField>
+    </div>
+  );
+}
+
+/** Enters or changes a book as the chart it is printed as. */
+export function BookEditor({ book }: { book: BookDto | null }) {
+  const say = useNotice();
+  const navigate = useNavigate();
+  const [draft, setDraft] = useState<BookDraft>(() => (book ? draftOf(book) : emptyBook()));
+  const [base, setBase] = useState(book?.version ?? 0);
+  const [made, setMade] = useState(1);
+  const save = useWrite<BookDto, BookFieldsDto>(
+    (fields) =>
+      book
+        ? { method: 'PUT', path: `/books/${book.id}`, body: { ...fields, version: base } }
+        : { method: 'POST', path: '/books', body: fields },
+    ['books', 'machines'],
+    (saved) => {
+      say(`${saved.name} is saved.`);
+      setBase(saved.version);
+      setDraft(draftOf(saved));
+      if (!book) void navigate(`/books/${saved.id}`, { replace: true });
+    },
+  );
+  const change = (part: Partial<BookDraft>) => setDraft({ ...draft, ...part });
+  const faults = faultsByLine(save.error);
+  const addLine = () => {
+    setDraft({ ...draft, lines: [...draft.lines, emptyLine(draft.columns.length, `new-${made}`)] });
+    setMade(made + 1);
+  };
+  return (
+    <>
+      <PageHead
+        name={draft.name || 'New book'}
+        title={draft.name || 'A new service book'}
+        under={
+          book?.machines.length ? `${book.machines.join(', ')} follow it.` : 'No machine follows it yet.'
+        }
+      >
+        <BookFiles draft={draft} onLoad={setDraft} />
+      </PageHead>
+      <HeadFields draft={draft} onChange={change} />
+      <p className="soft" style={{ margin: '10px 0' }}>
+        Copy the printed chart: arrow keys walk, E marks every, F marks first, Delete clears. A row marked at
+        50, 100 and 150 means every 50 h.
+      </p>
+      <ChartGrid draft={draft} onChange={setDraft} faults={faults} />
+      <div className={styles.acts}>
+        <Button onClick={addLine}>Add a line</Button>
+        <AddColumn onAdd={(add) => setDraft(add(draft))} />
+        {save.error ? (
+          <Caution title="Not saved">
+            <p>{faults.size ? 'Some lines need correcting; they are marked.' : sentenceOf(save.error)}</p>
+          </Caution>
+        ) : null}
+        <Button
+          variant="contained"
+          color="primary"
+          loading={save.isPending}
+          onClick={() => save.mutate(fieldsOf(draft))}
+        >
+          Save the book
+        </Button>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,132 @@
+import { CreateBookDto } from '@yugator/contracts';
+import type { BookDto } from '@yugator/contracts';
+import { ACTIONS } from '@yugator/core';
+import type { ChartColumn, ChartMark } from '@yugator/core';
+import { plainToInstance } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import type { ValidationError } from 'class-validator';
+import Papa from 'papaparse';
+import { draftOf, fieldsOf, parseColumn } from './bookDraft.js';
+import type { BookDraft, DraftLine } from './bookDraft.js';
+import { columnText } from './columnText.js';
+
+/** A draft that was read, or every fault with its line. */
+export type BookRead = { readonly draft: BookDraft } | { readonly faults: readonly string[] };
+
+const FIXED = ['line', 'action', 'component', 'minutes', 'reference', 'note'] as const;
+
+/** The book as its file (docs/book.schema.json). */
+export function bookFile(draft: BookDraft): string {
+  const { items, ...fields } = fieldsOf(draft);
+  const lines = items.map(({ id: _id, ...line }) => line);
+  return `${JSON.stringify({ format: 'yugator-book', version: 1, ...fields, items: lines }, null, 2)}\n`;
+}
+
+/** The grid as CSV (RFC 4180): a column for each hours and calendar column. Rules that no cell can hold stay in the JSON file. */
+export function csvOf({ columns, lines }: BookDraft): string {
+  const head = [...FIXED, ...columns.map(columnText)];
+  const rows = lines.map((line) => [
+    ...[line.name, line.action, line.component, line.minutes, line.reference, line.note],
+    ...line.marks.map((mark) => mark ?? ''),
+  ]);
+  return Papa.unparse([head, ...rows]);
+}
+
+function sentences(errors: readonly ValidationError[], path: string): string[] {
+  return errors.flatMap((error) => {
+    const place = `${path}/${/^\d+$/.test(error.property) ? Number(error.property) + 1 : error.property}`;
+    const [message] = Object.values(error.constraints ?? {});
+    return [...(message ? [`${place.slice(1)}: ${message}`] : []), ...sentences(error.children ?? [], place)];
+  });
+}
+
+function readJson(text: string): BookRead {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    return { faults: [`This is no JSON: ${error instanceof Error ? error.message : 'it cannot be read'}.`] };
+  }
+  const { format, version, ...fields } = (value ?? {}) as Record<string, unknown>;
+  if (format !== 'yugator-book')
+    return { faults: ['This is no book file: its format must be "yugator-book".'] };
+  if (version !== 1) return { faults: ['This file is of another version. This Yugator reads version 1.'] };
+  const book = plainToInstance(CreateBookDto, fields);
+  const faults = sentences(
+    validateSync(book, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }),
+    '',
+  );
+  if (faults.length) return { faults };
+  const items = book.items.map((item, index) => ({ ...item, id: `read-${index}` }));
+  const draft = draftOf({ ...book, items, id: '', version: 0, machines: [] } satisfies BookDto);
+  return { draft: { ...draft, lines: draft.lines.map((line) => ({ ...line, id: null })) } };
+}
+
+function readMark(text: string): ChartMark | null | undefined {
+  const mark = text.trim().toLowerCase();
+  if (mark === '') return null;
+  return mark === 'every' || mark === 'first' ? mark : undefined;
+}
+
+function readLine(
+  cells: readonly string[],
+  number: number,
+  columns: readonly ChartColumn[],
+): DraftLine | string[] {
+  const [name = '', action = '', component = '', minutes = '', reference = '', note = ''] = cells;
+  const faults: string[] = [];
+  const known = ACTIONS.find((each) => each === action.trim().toLowerCase());
+  if (name.trim() === '') faults.push(`Line ${number}: the name is missing.`);
+  if (!known) faults.push(`Line ${number}: "${action}" is no action; write ${ACTIONS.join(', ')}.`);
+  if (component.trim() === '') faults.push(`Line ${number}: the component is missing.`);
+  if (!/^\d+$/.test(minutes.trim()))
+    faults.push(`Line ${number}: "${minutes}" is no whole number of minutes.`);
+  const marks = columns.map((column, index) => {
+    const text = cells[FIXED.length + index] ?? '';
+    const mark = readMark(text);
+    if (mark === undefined)
+      faults.push(`Line ${number}, ${columnText(column)}: "${text}" is neither every nor first.`);
+    return mark ?? null;
+  });
+  if (faults.length === 0 && marks.every((mark) => mark === null))
+    faults.push(`Line ${number}: no column is marked, so it would never be due.`);
+  if (faults.length || !known) return faults;
+  return {
+    ...{
+      key: `csv-${number}`,
+      id: null,
+      name: name.trim(),
+      action: known,
+      component: component.trim(),
+      minutes,
+    },
+    ...{ marks, others: [], renews: [], reference, note, windowHours: null, windowDays: null },
+  };
+}
+
+function readCsv(text: string, into: BookDraft): BookRead {
+  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
+  const [head = [], ...rows] = data;
+  const expected = FIXED.join(',');
+  if (head.slice(0, FIXED.length).join(',').toLowerCase() !== expected) {
+    return { faults: [`Line 1: the columns must begin with ${expected}.`] };
+  }
+  const heads = head.slice(FIXED.length);
+  const columns = heads.map(parseColumn);
+  const faults = heads.flatMap((word, index) =>
+    columns[index] ? [] : [`Line 1: "${word}" is no column; write 50 h, 7 d, 6 m or 1 y.`],
+  );
+  if (faults.length) return { faults };
+  const known = columns.filter((column) => column !== null);
+  const lines = rows.map((cells, index) => readLine(cells, index + 2, known));
+  const all = lines.flatMap((line) => (Array.isArray(line) ? line : []));
+  if (all.length) return { faults: all };
+  return {
+    draft: { ...into, columns: known, lines: lines.flatMap((line) => (Array.isArray(line) ? [] : line)) },
+  };
+}
+
+/** The book in a file: JSON whole, or CSV for the grid of the book that is open. Nothing of a file with faults is taken. */
+export function readBookFile(name: string, text: string, open: BookDraft): BookRead {
+  return name.toLowerCase().endsWith('.csv') ? readCsv(text, open) : readJson(text);
+}

@@ -1,0 +1,176 @@
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import type { FleetLineDto } from '@yugator/contracts';
+import { DUE_STATES } from '@yugator/core';
+import { useDeferredValue, useRef, useState } from 'react';
+import { Failed } from '../page/Failed.js';
+import { Loading } from '../page/Loading.js';
+import { Plate } from '../page/Plate.js';
+import { limitWords, rangeWords } from '../schedule/dueWords.js';
+import { StateMark } from '../schedule/StateShape.js';
+import { STATE_WORDS } from '../schedule/stateWords.js';
+import { useSession } from '../session/useSession.js';
+import { countWords } from '../words/figures.js';
+import styles from './fleetSchedule.module.css';
+import { ALL, chosenLines, SORTS } from './fleetLines.js';
+import type { LineFilter, Sort } from './fleetLines.js';
+import { fleetQueries } from './fleetQueries.js';
+
+const ROW_HEIGHT = 56;
+
+function Row({ line, today }: { line: FleetLineDto; today: string }) {
+  return (
+    <>
+      <span role="cell">
+        <Plate tag={line.tag} to={line.machineId} />
+      </span>
+      <span role="cell" className={styles.item}>
+        <b>{line.itemName}</b>
+        <span className="soft">
+          {line.machineName}
+          {line.bookName ? ` · ${line.bookName}` : ''}
+        </span>
+      </span>
+      <span role="cell" className={styles.state}>
+        <StateMark state={line.state} />
+        {STATE_WORDS[line.state]}
+      </span>
+      <span role="cell" className={styles.item}>
+        <b className="fig">
+          {line.limit ? limitWords(line.limit, today) : line.state === 'noRecord' ? 'never recorded' : '–'}
+        </b>
+        <span className="soft">{rangeWords(line, today)}</span>
+      </span>
+      <span role="cell" className={`soft ${styles.shed}`}>
+        {line.shed}
+      </span>
+    </>
+  );
+}
+
+/** Thousands of lines stay smooth: only those in sight are in the page. */
+function Lines({ lines, total }: { lines: readonly FleetLineDto[]; total: number }) {
+  const { today } = useSession();
+  const box = useRef<HTMLDivElement>(null);
+  const rows = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 12,
+  });
+  return (
+    <>
+      <p role="status" className="soft">
+        {lines.length === total
+          ? countWords(total, 'line')
+          : `${countWords(lines.length, 'line')} of ${total}`}
+      </p>
+      <div
+        ref={box}
+        className={styles.box}
+        role="table"
+        aria-label="Schedule of the fleet"
+        aria-rowcount={lines.length + 1}
+        tabIndex={0}
+      >
+        <div role="row" aria-rowindex={1} className={styles.headRow}>
+          {['Tag', 'Item', 'State', 'Due', 'Shed'].map((word) => (
+            <span key={word} role="columnheader">
+              {word}
+            </span>
+          ))}
+        </div>
+        <div role="rowgroup" style={{ height: rows.getTotalSize(), position: 'relative' }}>
+          {rows.getVirtualItems().map(({ index, start }) => {
+            const line = lines[index];
+            return line ? (
+              <div
+                key={`${line.machineId} ${line.itemId}`}
+                role="row"
+                aria-rowindex={index + 2}
+                className={styles.row}
+                style={{ transform: `translateY(${start}px)` }}
+              >
+                <Row line={line} today={today} />
+              </div>
+            ) : null;
+          })}
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Choose({
+  label,
+  value,
+  choices,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  choices: readonly (readonly [string, string])[];
+  onChange: (value: string) => void;
+}) {
+  return (
+    <TextField
+      label={label}
+      select
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      fullWidth={false}
+      sx={{ minWidth: 170 }}
+    >
+      {choices.map(([key, word]) => (
+        <MenuItem key={key} value={key}>
+          {word}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+/** Every item of every machine, to be searched, filtered and sorted. */
+export function FleetSchedule() {
+  const { data, error, refetch } = useQuery(fleetQueries.schedule());
+  const [filter, setFilter] = useState<LineFilter>({ words: '', state: ALL, shed: ALL });
+  const [sort, setSort] = useState<Sort>('worst');
+  const slow = useDeferredValue(filter);
+  if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
+  const sheds = [...new Set(data.map(({ shed }) => shed))].sort();
+  return (
+    <>
+      <div className={styles.tools} role="search">
+        <TextField
+          label="Search"
+          fullWidth={false}
+          placeholder="oil, T-02, loader"
+          value={filter.words}
+          onChange={(event) => setFilter({ ...filter, words: event.target.value })}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <Choose
+          label="State"
+          value={filter.state}
+          choices={[[ALL, 'All'], ...DUE_STATES.map((state) => [state, STATE_WORDS[state]] as const)]}
+          onChange={(state) => setFilter({ ...filter, state: state as LineFilter['state'] })}
+        />
+        <Choose
+          label="Shed"
+          value={filter.shed}
+          choices={[[ALL, 'All'], ...sheds.map((shed) => [shed, shed] as const)]}
+          onChange={(shed) => setFilter({ ...filter, shed })}
+        />
+        <Choose
+          label="Order"
+          value={sort}
+          choices={Object.entries(SORTS)}
+          onChange={(order) => setSort(order as Sort)}
+        />
+      </div>
+      <Lines lines={chosenLines(data, slow, sort)} total={data.length} />
+    </>
+  );
+}

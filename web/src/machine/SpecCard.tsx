@@ -1,0 +1,113 @@
+import Button from '@mui/material/Button';
+import type { MachineDetailDto, UpdateSpecDto } from '@yugator/contracts';
+import { useState } from 'react';
+import { sentenceOf } from '../api/problem.js';
+import { useWrite } from '../api/useWrite.js';
+import { Caution } from '../page/Caution.js';
+import { Empty } from '../page/Empty.js';
+import { useNotice } from '../page/Notice.js';
+import { useIsOneOf, useSession } from '../session/useSession.js';
+import { countWords } from '../words/figures.js';
+import { Attachments } from './Attachments.js';
+import { ShareParts } from './ShareParts.js';
+import { SpecSectionEdit } from './SpecSectionEdit.js';
+import { SpecSectionShow } from './SpecSectionShow.js';
+import styles from './specCard.module.css';
+import { parseCard, SPEC_SECTIONS, typedCard } from './specSections.js';
+import type { CardFaults, TypedCard } from './specSections.js';
+
+function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
+  const { site } = useSession();
+  const say = useNotice();
+  const [typed, setTyped] = useState<TypedCard>(() => typedCard(machine.spec, site.unitSystem));
+  const [faults, setFaults] = useState<CardFaults>({});
+  const update = useWrite<MachineDetailDto, UpdateSpecDto>(
+    (body) => ({ method: 'PUT', path: `/machines/${machine.id}/spec`, body }),
+    ['machines'],
+    () => {
+      say(`${machine.tag}: spec card saved.`);
+      onDone();
+    },
+  );
+  const save = () => {
+    const parsed = parseCard(typed, site.unitSystem);
+    setFaults('faults' in parsed ? parsed.faults : {});
+    if ('spec' in parsed) update.mutate({ spec: parsed.spec, version: machine.version });
+  };
+  const wrong = Object.keys(faults).length;
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!update.isPending) save();
+      }}
+    >
+      <p className="soft" style={{ marginBottom: 10 }}>
+        Type figures as the book has them, in any unit: 2.1 qt, 67 oz, 15 lbf·ft, 30 psi, 7-9 mm.
+      </p>
+      <div className={styles.sections}>
+        {SPEC_SECTIONS.map((section) => (
+          <SpecSectionEdit
+            key={section.key}
+            section={section}
+            rows={typed[section.key]}
+            faults={faults}
+            onChange={(rows) => setTyped({ ...typed, [section.key]: rows })}
+          />
+        ))}
+      </div>
+      {wrong || update.error ? (
+        <Caution title="Not saved">
+          <p>
+            {wrong
+              ? `${countWords(wrong, 'figure')} cannot be read; they are marked.`
+              : sentenceOf(update.error)}
+          </p>
+        </Caution>
+      ) : null}
+      <div className={styles.acts}>
+        <Button type="submit" variant="contained" color="primary" loading={update.isPending}>
+          Save the card
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </div>
+    </form>
+  );
+}
+
+/** What the machine holds and is set to, in the units of the crew. */
+export function SpecCard({ machine }: { machine: MachineDetailDto }) {
+  const { site } = useSession();
+  const mayChange = useIsOneOf('crewLead', 'mechanic');
+  const isLead = useIsOneOf('crewLead');
+  const [isEditing, setEditing] = useState(false);
+  if (isEditing) return <EditCard machine={machine} onDone={() => setEditing(false)} />;
+  const card = typedCard(machine.spec, site.unitSystem);
+  const filled = SPEC_SECTIONS.filter(({ key }) => card[key].length > 0);
+  return (
+    <>
+      {filled.length ? (
+        <div className={styles.sections}>
+          {filled.map((section) => (
+            <SpecSectionShow key={section.key} section={section} rows={card[section.key]} />
+          ))}
+        </div>
+      ) : (
+        <Empty title="Nothing stands on this card yet." />
+      )}
+      <div className={styles.acts}>
+        {mayChange ? (
+          <Button variant={filled.length ? 'outlined' : 'contained'} onClick={() => setEditing(true)}>
+            {filled.length ? 'Change the card' : 'Fill in the card'}
+          </Button>
+        ) : null}
+        {isLead ? <ShareParts machine={machine} /> : null}
+      </div>
+      <Attachments machine={machine} mayChange={isLead} />
+      <p className="soft" style={{ marginTop: 16 }}>
+        The maker&rsquo;s manual comes first wherever it says otherwise.
+      </p>
+    </>
+  );
+}

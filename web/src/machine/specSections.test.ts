@@ -1,0 +1,73 @@
+import { emptySpecCard } from '@yugator/contracts';
+import type { SpecCardDto } from '@yugator/contracts';
+import { parseCard, SPEC_SECTIONS, typedCard } from './specSections.js';
+import type { TypedCard } from './specSections.js';
+
+const EMPTY = typedCard(emptySpecCard(), 'metric');
+const parse = (typed: Partial<TypedCard>, system: 'metric' | 'us' = 'metric') =>
+  parseCard({ ...EMPTY, ...typed }, system);
+
+describe('the spec card', () => {
+  it('takes figures in any unit of the trade and keeps them in SI', () => {
+    const parsed = parse({
+      fluids: [{ fluid: 'Engine oil', litresWithFilter: '67 oz', litresWithoutFilter: '' }],
+      grades: [
+        { fluid: 'Engine oil', grade: '10W-30', category: '', fromCelsius: '−18', toCelsius: '40 °C' },
+      ],
+      torques: [{ fastener: 'Plugs', range: '15 lbf·ft' }],
+      plugs: [{ type: '5/8 in', gap: '0.030 in' }],
+      tyres: [{ axle: 'Rear', range: '10-12 psi', sidewallMaximum: '14 psi' }],
+      fittings: [{ name: 'Spindles', where: '', strokes: '3' }],
+    });
+    // 67 fl oz × 0.0295735295625 = 1.981426 L; 15 lbf·ft = 20.337269 N·m; 0.030 in = 0.762 mm; 10 psi = 68.947573 kPa.
+    expect(parsed).toMatchObject({
+      spec: {
+        fluids: [
+          {
+            ...{ litresWithFilter: 1.981426, litresWithoutFilter: null },
+            grades: [{ grade: '10W-30', category: '', fromCelsius: -18, toCelsius: 40 }],
+          },
+        ],
+        torques: [{ low: 20.337269, high: 20.337269 }],
+        plugs: [{ gap: 0.762 }],
+        tyres: [{ axle: 'rear', low: 68.947573, high: 82.737088 }],
+        fittings: [{ strokes: 3 }],
+      },
+    });
+  });
+
+  it('shows the same card in either system of units', () => {
+    const spec: SpecCardDto = {
+      ...emptySpecCard(),
+      torques: [{ fastener: 'Plugs', low: 20.337269, high: 20.337269 }],
+      tyres: [{ axle: 'rear', low: 68.947573, high: 82.737088, sidewallMaximum: 96.526602 }],
+    };
+    expect(typedCard(spec, 'us').torques[0]).toMatchObject({ range: '15 lbf·ft' });
+    expect(typedCard(spec, 'metric').torques[0]).toMatchObject({ range: '20.3 N·m' });
+    expect(typedCard(spec, 'us').tyres[0]).toEqual({
+      axle: 'rear',
+      range: '10–12 psi',
+      sidewallMaximum: '14 psi',
+    });
+  });
+
+  it('names every cell that cannot be read', () => {
+    const parsed = parse({
+      fluids: [{ fluid: '', litresWithFilter: '2 psi' }],
+      grades: [{ fluid: 'Coolant', grade: 'X', category: '', fromCelsius: 'cold', toCelsius: '' }],
+      tyres: [{ axle: 'left', range: 'hard', sidewallMaximum: '14 psi' }],
+    });
+    expect('faults' in parsed ? Object.keys(parsed.faults).sort() : []).toEqual([
+      ...['fluids/0/fluid', 'fluids/0/litresWithFilter', 'grades/0/fluid', 'grades/0/fromCelsius'],
+      ...['tyres/0/axle', 'tyres/0/range'],
+    ]);
+  });
+
+  it('has a title and columns for every part', () => {
+    expect(SPEC_SECTIONS.map(({ key }) => key).sort()).toEqual(
+      [...Object.keys(emptySpecCard()), 'grades'].sort(),
+    );
+    for (const { title, columns } of SPEC_SECTIONS)
+      expect([title, columns.length > 1]).toEqual([title, true]);
+  });
+});

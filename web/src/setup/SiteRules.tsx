@@ -1,0 +1,104 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import { useQuery } from '@tanstack/react-query';
+import { UpdateSiteSettingsDto } from '@yugator/contracts';
+import type { SiteSettingsDto } from '@yugator/contracts';
+import { useWrite } from '../api/useWrite.js';
+import { Field } from '../form/Field.js';
+import styles from '../form/form.module.css';
+import { useDtoForm } from '../form/useDtoForm.js';
+import { Caution } from '../page/Caution.js';
+import { Failed } from '../page/Failed.js';
+import { Loading } from '../page/Loading.js';
+import { useNotice } from '../page/Notice.js';
+import { siteQueries } from './siteQueries.js';
+
+const GRID_WORDS = {
+  sinceDone: 'Since it was last done',
+  onMeter: 'At whole multiples on the meter',
+} as const;
+const UNIT_WORDS = { metric: 'Litres, N·m, kPa, mm', us: 'Quarts, lbf·ft, psi, inches' } as const;
+
+function RulesForm({ settings }: { settings: SiteSettingsDto }) {
+  const say = useNotice();
+  const form = useDtoForm(UpdateSiteSettingsDto, settings);
+  const update = useWrite<SiteSettingsDto, UpdateSiteSettingsDto>(
+    (body) => ({ method: 'PUT', path: '/site', body }),
+    ['site', 'machines'],
+    (saved) => {
+      form.reset(saved);
+      form.clearProblem();
+      say('Saved. Units show from the next page on.');
+    },
+  );
+  return (
+    <form
+      className={styles.form}
+      noValidate
+      onSubmit={(event) =>
+        void form.handleSubmit((values) => update.mutate(values, { onError: form.refuse }))(event)
+      }
+    >
+      {form.problem ? <Caution title="Not saved">{<p>{form.problem}</p>}</Caution> : null}
+      <div className={styles.grid}>
+        <Field
+          form={form}
+          name="hoursGrid"
+          label="Hours intervals count"
+          select
+          defaultValue={settings.hoursGrid}
+          hint="On the meter: done at 96 h counts for 100, and late at 130 h the next is still 150"
+        >
+          {Object.entries(GRID_WORDS).map(([grid, word]) => (
+            <MenuItem key={grid} value={grid}>
+              {word}
+            </MenuItem>
+          ))}
+        </Field>
+        <Field
+          form={form}
+          name="unitSystem"
+          label="Figures are shown in"
+          select
+          defaultValue={settings.unitSystem}
+        >
+          {Object.entries(UNIT_WORDS).map(([system, word]) => (
+            <MenuItem key={system} value={system}>
+              {word}
+            </MenuItem>
+          ))}
+        </Field>
+        <Field form={form} name="staleAfterDays" label="A reading is stale after days" figure />
+      </div>
+      <div>
+        <Button type="submit" variant="contained" color="primary" loading={update.isPending}>
+          Save
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** What holds for the whole site. */
+export function SiteRules({ mayChange }: { mayChange: boolean }) {
+  const { data, error, refetch } = useQuery(siteQueries.settings());
+  return (
+    <section aria-label="Rules of the site" style={{ marginTop: 32, display: 'grid', gap: 10 }}>
+      <h2>Rules of the site</h2>
+      {!data ? (
+        error ? (
+          <Failed error={error} again={refetch} />
+        ) : (
+          <Loading rows={2} />
+        )
+      ) : mayChange ? (
+        <RulesForm key={data.version} settings={data} />
+      ) : (
+        <p>
+          Hours count: {GRID_WORDS[data.hoursGrid].toLowerCase()}. A reading is stale after{' '}
+          {data.staleAfterDays} days.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,12 @@
+import { queryOptions } from '@tanstack/react-query';
+import type { SiteSettingsDto } from '@yugator/contracts';
+import { get } from '../api/request.js';
+
+export const siteQueries = {
+  settings: () =>
+    queryOptions({
+      queryKey: ['site'],
+      queryFn: ({ signal }) => get<SiteSettingsDto>('/site', signal),
+      meta: { subjects: ['site'] },
+    }),
+};
