@@ -68,39 +68,52 @@ function readMark(text: string): ChartMark | null | undefined {
   return mark === 'every' || mark === 'first' ? mark : undefined;
 }
 
+/** The marks of a line; what is neither every nor first is a fault. */
+function readMarks(cells: readonly string[], number: number, columns: readonly ChartColumn[]) {
+  const faults: string[] = [];
+  const marks = columns.map((column, index) => {
+    const text = cells[FIXED.length + index] ?? '';
+    const mark = readMark(text);
+    if (mark === undefined) {
+      faults.push(`Line ${number}, ${columnText(column)}: "${text}" is neither every nor first.`);
+    }
+    return mark ?? null;
+  });
+  return { marks, faults };
+}
+
 function readLine(
   cells: readonly string[],
   number: number,
   columns: readonly ChartColumn[],
 ): DraftLine | string[] {
-  const [name = '', action = '', component = '', minutes = '', reference = '', note = ''] = cells;
-  const faults: string[] = [];
-  const known = ACTIONS.find((each) => each === action.trim().toLowerCase());
-  if (name.trim() === '') faults.push(`Line ${number}: the name is missing.`);
-  if (!known) faults.push(`Line ${number}: "${action}" is no action; write ${ACTIONS.join(', ')}.`);
-  if (component.trim() === '') faults.push(`Line ${number}: the component is missing.`);
-  if (!/^\d+$/.test(minutes.trim()))
-    faults.push(`Line ${number}: "${minutes}" is no whole number of minutes.`);
-  const marks = columns.map((column, index) => {
-    const text = cells[FIXED.length + index] ?? '';
-    const mark = readMark(text);
-    if (mark === undefined)
-      faults.push(`Line ${number}, ${columnText(column)}: "${text}" is neither every nor first.`);
-    return mark ?? null;
-  });
-  if (faults.length === 0 && marks.every((mark) => mark === null))
-    faults.push(`Line ${number}: no column is marked, so it would never be due.`);
-  if (faults.length || !known) return faults;
+  const [name, typed, component, minutes, reference, note] = FIXED.map((_key, index) =>
+    (cells[index] ?? '').trim(),
+  );
+  const action = ACTIONS.find((each) => each === typed?.toLowerCase());
+  const { marks, faults: markFaults } = readMarks(cells, number, columns);
+  const faults = [
+    name ? '' : `Line ${number}: the name is missing.`,
+    action ? '' : `Line ${number}: "${typed}" is no action; write ${ACTIONS.join(', ')}.`,
+    component ? '' : `Line ${number}: the component is missing.`,
+    /^\d+$/.test(minutes ?? '') ? '' : `Line ${number}: "${minutes}" is no whole number of minutes.`,
+    ...markFaults,
+  ].filter(Boolean);
+  if (faults.length || !action) return faults;
+  if (marks.every((mark) => mark === null)) {
+    return [`Line ${number}: no column is marked, so it would never be due.`];
+  }
   return {
     ...{
       key: `csv-${number}`,
       id: null,
-      name: name.trim(),
-      action: known,
-      component: component.trim(),
-      minutes,
+      name: name ?? '',
+      action,
+      component: component ?? '',
+      minutes: minutes ?? '',
     },
-    ...{ marks, others: [], renews: [], reference, note, windowHours: null, windowDays: null },
+    ...{ marks, others: [], renews: [], reference: reference ?? '', note: note ?? '' },
+    ...{ windowHours: null, windowDays: null },
   };
 }
 

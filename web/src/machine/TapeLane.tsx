@@ -82,7 +82,7 @@ function Flag({
         onClose={() => setAnchor(null)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
         transformOrigin={{ vertical: 'top', horizontal: 'center' }}
-        slotProps={{ paper: { 'aria-label': `Why: ${line.itemName}` } }}
+        slotProps={{ paper: { role: 'dialog', 'aria-label': `Why: ${line.itemName}` } }}
       >
         <Why line={line} />
       </Popover>

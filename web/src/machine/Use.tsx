@@ -45,7 +45,11 @@ function Chart({ weeks, today }: { weeks: readonly WeekOfUseDto[]; today: string
         aria-hidden
       >
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: -14 }}>
+          <ComposedChart
+            accessibilityLayer={false}
+            data={data}
+            margin={{ top: 8, right: 12, bottom: 4, left: -14 }}
+          >
             <CartesianGrid stroke="var(--line)" vertical={false} />
             <XAxis dataKey="week" {...axis} minTickGap={36} />
             <YAxis {...axis} unit=" h" />
