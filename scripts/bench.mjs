@@ -1,4 +1,4 @@
-// Measures what the first slice promises: how long a start takes, first and warm, and what the first load weighs.
+// Measures what Yugator promises: how long a start takes, how quick the schedule is, and what the first load weighs.
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
@@ -6,6 +6,8 @@ import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
+import { benchSchedule } from './benchSchedule.mjs';
+import { benchToday } from './benchToday.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const PORT = '8499';
@@ -27,10 +29,12 @@ function start(data) {
 }
 
 const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
-const data = mkdtempSync(join(tmpdir(), 'yugator-bench-'));
 console.log(
   `On ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}:`,
 );
+benchSchedule();
+await benchToday(root);
+const data = mkdtempSync(join(tmpdir(), 'yugator-bench-'));
 console.log(`  first start on no data, with the demonstration  ${seconds(await start(data))}`);
 const warm = [await start(data), await start(data), await start(data)].sort((a, b) => a - b);
 console.log(`  warm start, median of three (at most 10 s)      ${seconds(warm[1])}`);

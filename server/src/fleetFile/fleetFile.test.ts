@@ -1,5 +1,8 @@
+import { readFileSync } from 'node:fs';
 import type { FleetFileDto, ImportResultDto, MachineDto, ProblemDto } from '@yugator/contracts';
 import { civilDate, dueOfFleet } from '@yugator/core';
+import { Ajv2020 as Ajv } from 'ajv/dist/2020.js';
+import addFormatsModule from 'ajv-formats';
 import { migrator } from '../database/migrator.js';
 import { loadDemonstration } from '../demo/loadDemonstration.js';
 import { FleetFacts } from '../schedule/fleetFacts.js';
@@ -14,11 +17,23 @@ import type { TestApp } from '../testing/testApp.js';
 import { testDatabase } from '../testing/testDatabase.js';
 import { ExportFleet } from './exportFleet.js';
 
+const addFormats = addFormatsModule as unknown as typeof addFormatsModule.default;
+
 let yard: TestApp;
 beforeAll(async () => {
   yard = await testApp();
 });
 afterAll(() => yard.close());
+
+/** What in `value` is not as docs/NAME.schema.json says. */
+function schemaFaults(name: string, value: unknown): string[] {
+  const text = readFileSync(new URL(`../../../docs/${name}.schema.json`, `file://${__filename}`), 'utf8');
+  const ajv = new Ajv({ allErrors: true, allowUnionTypes: true });
+  addFormats(ajv);
+  const check = ajv.compile(JSON.parse(text) as object);
+  check(JSON.parse(JSON.stringify(value)));
+  return (check.errors ?? []).map(({ instancePath, message }) => `${instancePath} ${message}`).slice(0, 10);
+}
 
 const exported = async () => (await yard.ask<FleetFileDto>('GET', '/api/fleet/file')).body;
 const take = (file: unknown, isTrial = false) =>
@@ -117,6 +132,7 @@ describe('the answers out of a file', () => {
       }),
     );
     await database.drop();
+    expect(schemaFaults('fleet', file)).toEqual([]);
     expect(ofFile.length).toBeGreaterThan(250);
     expect(ofFile).toEqual(ofScreens);
   });

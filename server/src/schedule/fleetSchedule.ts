@@ -14,12 +14,11 @@ export interface ScheduledMachine extends StoredMachine {
   readonly schedule: MachineSchedule;
 }
 
-/** What was worked out last, and from what. */
-interface Kept {
-  /** site, seasons and day that the schedules hold for */
+/** The schedules of one day, under the settings and seasons of then. */
+interface KeptDay {
   readonly key: string;
   readonly context: ScheduleContext;
-  /** by machine id; each for one revision of its facts */
+  /** by machine id; each holds for the facts it was worked out from */
   readonly machines: Map<string, ScheduledMachine>;
 }
 
@@ -29,7 +28,9 @@ interface Kept {
  */
 @Injectable()
 export class FleetSchedule {
-  private kept: Kept | null = null;
+  /** by machine id; each for one revision of its facts */
+  private readonly stored = new Map<string, StoredMachine>();
+  private day: KeptDay | null = null;
 
   constructor(
     private readonly calendar: SiteCalendar,
@@ -46,23 +47,22 @@ export class FleetSchedule {
   /** All machines, retired ones too, in the order of their tags. */
   async readAll(): Promise<ScheduledMachine[]> {
     if (ambient.get('transaction')) return this.workOut(await this.context());
-    const kept = await this.current();
+    const { context, machines } = await this.today();
     const rows = await Machine.findAll({
       attributes: ['id', 'factsRevision', 'version'],
       order: ['tag'],
       raw: true,
     });
-    const isOld = (row: { id: string; factsRevision: number; version: number }) => {
-      const known = kept.machines.get(row.id)?.machine;
-      return known?.factsRevision !== row.factsRevision || known.version !== row.version;
-    };
-    const old = rows.filter(isOld).map(({ id }) => id);
-    if (old.length) {
-      for (const scheduled of await this.workOut(kept.context, old)) {
-        kept.machines.set(scheduled.machine.id, scheduled);
-      }
-    }
-    return rows.flatMap(({ id }) => kept.machines.get(id) ?? []);
+    await this.refresh(rows);
+    return rows.flatMap(({ id }) => {
+      const stored = this.stored.get(id);
+      if (!stored) return [];
+      const known = machines.get(id);
+      if (known?.facts === stored.facts) return known;
+      const scheduled = { ...stored, schedule: machineSchedule(stored.facts, context) };
+      machines.set(id, scheduled);
+      return scheduled;
+    });
   }
 
   /** The machines with these ids, as they stand inside the running unit of work, where there is one. */
@@ -89,14 +89,26 @@ export class FleetSchedule {
     return scheduleContext({ timeZone: site.timeZone, seasons, grid: site.hoursGrid }, today);
   }
 
-  /** What is kept, as long as site, seasons and day are the same. */
-  private async current(): Promise<Kept> {
+  /** Reads the facts of machines anew that were changed since they were read. */
+  private async refresh(rows: readonly Pick<Machine, 'id' | 'factsRevision' | 'version'>[]): Promise<void> {
+    const old = rows.filter(({ id, factsRevision, version }) => {
+      const known = this.stored.get(id)?.machine;
+      return known?.factsRevision !== factsRevision || known.version !== version;
+    });
+    if (old.length === 0) return;
+    for (const stored of await this.facts.read(old.map(({ id }) => id))) {
+      this.stored.set(stored.machine.id, stored);
+    }
+  }
+
+  /** What is kept of today, as long as the day, the site and its seasons are the same. */
+  private async today(): Promise<KeptDay> {
     const { site, today } = await this.calendar.read();
     const key = [today, site.timeZone, site.version, site.seasonsVersion].join();
-    if (this.kept?.key === key) return this.kept;
-    const kept = { key, context: await this.context(), machines: new Map<string, ScheduledMachine>() };
-    this.kept = kept;
-    return kept;
+    if (this.day?.key === key) return this.day;
+    const day = { key, context: await this.context(), machines: new Map<string, ScheduledMachine>() };
+    this.day = day;
+    return day;
   }
 
   private async workOut(
