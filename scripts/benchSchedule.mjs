@@ -22,6 +22,31 @@ const SITE = {
   ],
 };
 
+/** A book of 30 items; machines share it as they do in a shed. */
+function book(number) {
+  return Array.from({ length: ITEMS }, (_, index) => ({
+    id: `b${number}i${index}`,
+    name: `Item ${index}`,
+    action: ['replace', 'clean', 'inspect', 'grease'][index % 4],
+    component: `component ${index >> 1}`,
+    renews: [],
+    dutyFactor: 1,
+    window: { hours: null, days: null },
+    triggers: [
+      {
+        kind: 'everyHours',
+        hours: [10, 25, 50, 100, 200, 400][(index + number) % 6],
+        meter: 'engine',
+        grid: null,
+      },
+      ...(index % 2 ? [{ kind: 'everyCalendar', count: 12, unit: 'month' }] : []),
+      ...(index % 5 === 0 ? [{ kind: 'seasonEdge', season: 'Mowing', edge: 'first', offsetDays: -14 }] : []),
+    ],
+  }));
+}
+
+const BOOKS = Array.from({ length: 6 }, (_, number) => book(number));
+
 /** A machine of 30 items, two years of weekly readings and some services of each item; no two are alike. */
 function machine(number) {
   const perWeek = 3 + (number % 17) / 3;
@@ -30,20 +55,7 @@ function machine(number) {
     at: instant(`${addDays(start, 7 * week + 1)}T15:${10 + (number % 50)}:00Z`),
     shown: Math.round(perWeek * (week + 1) * 10) / 10,
   }));
-  const items = Array.from({ length: ITEMS }, (_, index) => ({
-    id: `i${index}`,
-    name: `Item ${index}`,
-    action: ['replace', 'clean', 'inspect', 'grease'][index % 4],
-    component: `component ${index >> 1}`,
-    renews: [],
-    dutyFactor: 1,
-    window: { hours: null, days: null },
-    triggers: [
-      { kind: 'everyHours', hours: [10, 25, 50, 100, 200, 400][index % 6], meter: 'engine', grid: null },
-      ...(index % 2 ? [{ kind: 'everyCalendar', count: 12, unit: 'month' }] : []),
-      ...(index % 5 === 0 ? [{ kind: 'seasonEdge', season: 'Mowing', edge: 'first', offsetDays: -14 }] : []),
-    ],
-  }));
+  const items = BOOKS[number % BOOKS.length];
   const history = new Map(
     items.map(({ id }, index) => [
       id,
@@ -83,10 +95,10 @@ export function benchSchedule() {
   const fleet = Array.from({ length: 2000 }, (_, number) => machine(number));
   milliseconds(fleet.slice(0, 500));
   for (const size of [250, 500, 1000, 2000]) {
-    const runs = Array.from({ length: 5 }, () => milliseconds(fleet.slice(0, size))).sort((a, b) => a - b);
+    const runs = Array.from({ length: 9 }, () => milliseconds(fleet.slice(0, size))).sort((a, b) => a - b);
     const note = size === 1000 ? ' (at most 250 ms)' : '';
     console.log(
-      `  due and dates, ${String(size).padStart(5)} machines × ${ITEMS} items        ${runs[2].toFixed(0)} ms, ${((1000 * runs[2]) / size).toFixed(0)} µs each${note}`,
+      `  due and dates, ${String(size).padStart(5)} machines × ${ITEMS} items        ${runs[4].toFixed(0)} ms, ${((1000 * runs[4]) / size).toFixed(0)} µs each${note}`,
     );
   }
 }

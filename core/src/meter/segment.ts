@@ -42,6 +42,7 @@ export function segmentAfterRollOver(
  * `segments` is in order of time. Throws a RangeError where it is empty.
  */
 export function segmentAt(segments: readonly MeterSegment[], at: Instant): MeterSegment {
+  if (segments.length === 1 && segments[0]) return segments[0];
   const found = segments.findLast((segment) => segment.startsAt <= at) ?? segments[0];
   if (!found) throw new RangeError('A meter needs at least one segment.');
   return found;
@@ -52,9 +53,20 @@ export function lifeOf(reading: Reading, segments: readonly MeterSegment[]): Lif
   return lifeHours(segmentAt(segments, reading.at).offset + reading.shown);
 }
 
+function compareReadings(a: LifeReading, b: LifeReading): number {
+  return a.at - b.at || a.life - b.life;
+}
+
 /** All readings with their life hours, in order of time (and of life within the same moment). */
 export function toLife(readings: readonly Reading[], segments: readonly MeterSegment[]): LifeReading[] {
-  return readings
-    .map((reading) => ({ at: reading.at, shown: reading.shown, life: lifeOf(reading, segments) }))
-    .sort((a, b) => a.at - b.at || a.life - b.life);
+  const result: LifeReading[] = [];
+  let isInOrder = true;
+  for (const reading of readings) {
+    const made = { at: reading.at, shown: reading.shown, life: lifeOf(reading, segments) };
+    const before = result[result.length - 1];
+    if (before && compareReadings(before, made) > 0) isInOrder = false;
+    result.push(made);
+  }
+  // Readings mostly come as they were taken, and most fleets have years of them.
+  return isInOrder ? result : result.sort(compareReadings);
 }

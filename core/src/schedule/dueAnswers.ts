@@ -4,7 +4,7 @@ import type { DueAnswer } from './due.js';
 import type { ScheduleItem } from './item.js';
 import type { FindItem } from './limits.js';
 import { compareAnswers } from './order.js';
-import { inspectors, renewers } from './renewal.js';
+import { renewalsOf } from './renewal.js';
 import type { Standing } from './standing.js';
 
 const NO_POINTS: readonly ServicePoint[] = [];
@@ -56,8 +56,7 @@ export function dueAnswers(
   entry: EntryIntoService,
   standing: Standing,
 ): DueAnswer[] {
-  const renewing = renewers(items);
-  const inspecting = inspectors(items);
+  const { renewing, inspecting } = renewalsOf(items);
   // An item is entered before it is asked for: two that wait for each other would ask for ever.
   const answers = new Map<ScheduleItem, DueAnswer | undefined>();
   const answerOf = (item: ScheduleItem): DueAnswer | undefined => {

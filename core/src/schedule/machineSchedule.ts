@@ -84,7 +84,7 @@ export function machineSchedule(facts: MachineFacts, context: ScheduleContext): 
   const isLaidUp = isLaidUpOn(layUps, day);
   const standing = {
     ...{ today: day, plan, layUps, isLaidUp, hoursLast12Months },
-    ...{ seasons: site.seasons, grid: site.grid },
+    ...{ grid: site.grid, spansOf: context.spansOf },
     meter: (name: MeterName) => meters.get(name) ?? meters.engine,
   };
   return {

@@ -74,3 +74,21 @@ export function inspectors(items: readonly ScheduleItem[]): Map<string, string[]
       ]),
   );
 }
+
+/** What renews what in a list of items. */
+export interface Renewals {
+  /** by item id: ids of those whose doing renews it, itself included */
+  readonly renewing: ReadonlyMap<string, readonly string[]>;
+  /** by item id: ids of those whose inspection is an inspection of it too */
+  readonly inspecting: ReadonlyMap<string, readonly string[]>;
+}
+
+/** Machines that follow the same books share one list of items, which never changes. */
+const known = new WeakMap<readonly ScheduleItem[], Renewals>();
+
+/** What renews what among `items`, worked out once for each list. */
+export function renewalsOf(items: readonly ScheduleItem[]): Renewals {
+  const kept = known.get(items) ?? { renewing: renewers(items), inspecting: inspectors(items) };
+  known.set(items, kept);
+  return kept;
+}

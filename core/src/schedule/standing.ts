@@ -1,4 +1,4 @@
-import type { Season } from '../season/season.js';
+import type { Span } from '../season/season.js';
 import type { UsePlan } from '../season/usePlan.js';
 import type { UsageModel } from '../usage/usageModel.js';
 import type { ServicePoint } from './baseline.js';
@@ -27,7 +27,8 @@ export interface Standing {
   /** past, present and planned, in order */
   readonly layUps: readonly LayUp[];
   readonly isLaidUp: boolean;
-  readonly seasons: readonly Season[];
+  /** the spans of a season by its name, in order, from the year before `day` on; none where there is no such season */
+  spansOf(season: string, day: number): readonly Span[];
   /** the house rule for hours intervals */
   readonly grid: HoursGrid;
   readonly hoursLast12Months: number;

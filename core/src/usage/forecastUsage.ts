@@ -15,24 +15,37 @@ const EVIDENCE_DAYS = 1100;
 /** Half a day of work is nothing unusual for any machine, nor is one fetched out of the shed in winter. */
 const ALWAYS_LIKELY_HOURS = 4;
 
-/** Counting from the last reading, the first day on which the quantile at `z` of the hours run comes to `hours`. */
+/**
+ * Counting from the last reading, the first day on which the quantile at `z` of the hours run comes to `hours`. `near` is a day not
+ * far from it, where one is known: the search widens from there.
+ */
 function dayOfQuantile(
   plan: UsePlan,
   factor: WorkFactor,
   from: number,
   hours: number,
   z: number,
+  near: number | null,
 ): number | null {
   const reaches = (day: number) => hoursQuantile(factor, plan.exposure(from, day), z) >= hours;
   let low = from + 1;
-  if (low > plan.horizon) return null;
-  // Most due points are near: doubling the reach finds them in fewer steps than halving ten years.
-  let reach = 32;
-  while (from + reach < plan.horizon && !reaches(from + reach)) {
-    low = from + reach + 1;
-    reach *= 2;
+  let high = plan.horizon;
+  if (low > high) return null;
+  if (near !== null && near > low && near < high) {
+    // Most due points are near: doubling the reach finds them in fewer steps than halving ten years.
+    const isEarlier = reaches(near);
+    for (let reach = 8; ; reach *= 2) {
+      const day = isEarlier ? near - reach : near + reach;
+      if (day <= low || day >= high) break;
+      if (reaches(day) !== isEarlier) {
+        if (isEarlier) low = day + 1;
+        else high = day;
+        break;
+      }
+    }
+    if (isEarlier) high = near;
+    else low = near + 1;
   }
-  let high = Math.min(plan.horizon, from + reach);
   if (high === plan.horizon && !reaches(high)) return null;
   while (low < high) {
     const middle = (low + high) >> 1;
@@ -59,10 +72,11 @@ function forecast(
         const passedOn = datePassed(points, life);
         return { earlyOn: passedOn, expectedOn: passedOn, lateOn: passedOn };
       }
+      const expected = plan.dayReached(last.day, hours / factor.mean);
       return {
-        earlyOn: notBeforeToday(dayOfQuantile(plan, factor, last.day, hours, POINT_90)),
-        expectedOn: notBeforeToday(plan.dayReached(last.day, hours / factor.mean)),
-        lateOn: notBeforeToday(dayOfQuantile(plan, factor, last.day, hours, POINT_10)),
+        earlyOn: notBeforeToday(dayOfQuantile(plan, factor, last.day, hours, POINT_90, expected)),
+        expectedOn: notBeforeToday(expected),
+        lateOn: notBeforeToday(dayOfQuantile(plan, factor, last.day, hours, POINT_10, expected)),
       };
     },
     lifeOn(day): HoursRange {

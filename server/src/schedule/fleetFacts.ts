@@ -90,7 +90,7 @@ class Lines {
   private readonly ofBook: ReadonlyMap<string | null, Item[]>;
   private readonly ofMachine: ReadonlyMap<string | null, Item[]>;
   private readonly bookNames: ReadonlyMap<string, string>;
-  private readonly parsed = new Map<string, ScheduleItem>();
+  private readonly parsed = new Map<string, readonly ScheduleItem[]>();
 
   constructor(items: readonly Item[], books: readonly Book[]) {
     this.ofBook = grouped(items, (item) => item.bookId);
@@ -106,9 +106,11 @@ class Lines {
     ];
   }
 
-  scheduleItem(item: Item): ScheduleItem {
-    const known = this.parsed.get(item.id) ?? toScheduleItem(item);
-    this.parsed.set(item.id, known);
+  /** Machines that follow the same lines share one list, so that what renews what is worked out once. */
+  scheduleItems(items: readonly Item[]): readonly ScheduleItem[] {
+    const key = items.map(({ id }) => id).join();
+    const known = this.parsed.get(key) ?? items.map(toScheduleItem);
+    this.parsed.set(key, known);
     return known;
   }
 
@@ -162,10 +164,7 @@ export class FleetFacts {
           .sort((a, b) => (a.seasonId < b.seasonId ? -1 : 1)),
         laidUpSince:
           machine.status === 'laidUp' && machine.statusSince ? civilDate(machine.statusSince) : null,
-        items: withOverrides(
-          items.map((item) => lines.scheduleItem(item)),
-          own.map(toOverride),
-        ),
+        items: withOverrides(lines.scheduleItems(items), own.map(toOverride)),
         history: historyOf(completions.get(id) ?? [], declarations.get(id) ?? []),
       };
       const info = new Map(items.map((item) => [item.id, lines.info(item)]));
