@@ -111,3 +111,14 @@ export class BookDto extends BookFieldsDto {
   /** tags of the machines that follow it */
   machines!: string[];
 }
+
+/** The items that only one machine has. */
+export class UpdateOwnItemsDto {
+  @ValidateNested({ each: true })
+  @Type(() => BookItemFieldsDto)
+  @ArrayMaxSize(100, { message: 'A machine has 100 items of its own at most.' })
+  items!: BookItemFieldsDto[];
+
+  @IsInt({ message: 'The version that the change is based on is missing.' })
+  version!: number;
+}

@@ -21,6 +21,7 @@ import { ParticipationDto } from '../season/season.dto.js';
 import { COOLINGS, FUELS, MACHINE_CLASSES } from './machineClass.js';
 import type { Cooling, Fuel, MachineClass, MachineStatus } from './machineClass.js';
 import { AttachmentDto, OverrideDto, StatusChangeDto } from './machineParts.dto.js';
+import { BookItemDto } from '../books/book.dto.js';
 import { SpecCardDto } from './specCard.dto.js';
 
 /** What a machine is, besides its books. */
@@ -188,8 +189,12 @@ export class ExpectedHoursDto {
 
 /** A machine with all that its page shows. */
 export class MachineDetailDto extends MachineDto {
+  /** path of its photo; null where there is none */
+  photo!: string | null;
   attachments!: AttachmentDto[];
   overrides!: OverrideDto[];
+  /** what only this machine has, besides its books */
+  ownItems!: BookItemDto[];
   spec!: SpecCardDto;
   /** latest first */
   statusChanges!: StatusChangeDto[];

@@ -2,6 +2,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  IsBase64,
   IsBoolean,
   IsIn,
   IsInt,
@@ -10,6 +11,7 @@ import {
   IsString,
   Length,
   Max,
+  MaxLength,
   Min,
   ValidateIf,
   ValidateNested,
@@ -140,6 +142,15 @@ export class ShareDto {
   @ArrayMinSize(1, { message: 'Choose at least one machine.' })
   @ArrayMaxSize(2000, { message: 'Choose 2,000 machines at most.' })
   machineIds!: string[];
+}
+
+/** A photo of a machine. */
+export class UpdatePhotoDto {
+  /** a JPEG in base64; null takes the photo away */
+  @ValidateIf((fields: UpdatePhotoDto) => fields.jpeg !== null)
+  @MaxLength(4_000_000, { message: 'The photo is too large: send at most 3 MB.' })
+  @IsBase64({}, { message: 'Send the photo as a JPEG in base64.' })
+  jpeg!: string | null;
 }
 
 /** Says that the meter was replaced, or began again from nought. */

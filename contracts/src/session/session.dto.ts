@@ -1,5 +1,6 @@
 import type { UnitSystem } from '@yugator/core';
-import { IsTimeZone, Length } from 'class-validator';
+import { UNIT_SYSTEMS } from '@yugator/core';
+import { IsIn, IsOptional, IsTimeZone, Length } from 'class-validator';
 import { PersonDto } from '../people/person.dto.js';
 import { Trimmed } from '../trimmed.js';
 
@@ -19,13 +20,24 @@ export class SiteDto {
   timeZone!: string;
   /** ISO 4217 code */
   currency!: string;
+  /** as the person signed in likes figures, else as the site has them */
   unitSystem!: UnitSystem;
+}
+
+/** How a person likes figures. */
+export class ChooseUnitsDto {
+  /** null for as the site has them */
+  @IsOptional()
+  @IsIn(UNIT_SYSTEMS, { message: 'Choose metric or US units, or those of the site.' })
+  unitSystem!: UnitSystem | null;
 }
 
 /** Who is signed in, and where. */
 export class SessionDto {
   person!: PersonDto;
   site!: SiteDto;
+  /** the person's own choice of units; null for as the site has them */
+  ownUnits!: UnitSystem | null;
   /** today's civil date at the site */
   today!: string;
 }

@@ -15,9 +15,34 @@ const EVIDENCE_DAYS = 1100;
 /** Half a day of work is nothing unusual for any machine, nor is one fetched out of the shed in winter. */
 const ALWAYS_LIKELY_HOURS = 4;
 
+/** Days from `low` to `high` of which the last, and none before some day, holds. */
+interface Bracket {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Narrows `whole` around `near`: most due points lie close to it, and doubling the reach finds them in few steps. */
+function bracketAround(near: number, whole: Bracket, holds: (day: number) => boolean): Bracket {
+  let { low, high } = whole;
+  if (holds(near)) {
+    high = near;
+    for (let day = near - 8; day > low; day -= near - day) {
+      if (!holds(day)) return { low: day + 1, high };
+      high = day;
+    }
+    return { low, high };
+  }
+  low = near + 1;
+  for (let day = near + 8; day < high; day += day - near) {
+    if (holds(day)) return { low, high: day };
+    low = day + 1;
+  }
+  return { low, high };
+}
+
 /**
  * Counting from the last reading, the first day on which the quantile at `z` of the hours run comes to `hours`. `near` is a day not
- * far from it, where one is known: the search widens from there.
+ * far from it, where one is known.
  */
 function dayOfQuantile(
   plan: UsePlan,
@@ -28,24 +53,10 @@ function dayOfQuantile(
   near: number | null,
 ): number | null {
   const reaches = (day: number) => hoursQuantile(factor, plan.exposure(from, day), z) >= hours;
-  let low = from + 1;
-  let high = plan.horizon;
-  if (low > high) return null;
-  if (near !== null && near > low && near < high) {
-    // Most due points are near: doubling the reach finds them in fewer steps than halving ten years.
-    const isEarlier = reaches(near);
-    for (let reach = 8; ; reach *= 2) {
-      const day = isEarlier ? near - reach : near + reach;
-      if (day <= low || day >= high) break;
-      if (reaches(day) !== isEarlier) {
-        if (isEarlier) low = day + 1;
-        else high = day;
-        break;
-      }
-    }
-    if (isEarlier) high = near;
-    else low = near + 1;
-  }
+  const whole = { low: from + 1, high: plan.horizon };
+  if (whole.low > whole.high) return null;
+  const isInside = near !== null && near > whole.low && near < whole.high;
+  let { low, high } = isInside ? bracketAround(near, whole, reaches) : whole;
   if (high === plan.horizon && !reaches(high)) return null;
   while (low < high) {
     const middle = (low + high) >> 1;

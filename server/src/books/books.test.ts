@@ -82,3 +82,34 @@ describe('a service book', () => {
     expect((await put(`/books/${made.body.id}`, {}, 'DELETE')).status).toBe(204);
   });
 });
+
+describe('an item of a machine of its own', () => {
+  it('is due as any other, keeps to its machine, and goes again', async () => {
+    const path = `/machines/${yard.crew.machine}/items`;
+    const beacon = {
+      ...{
+        name: 'Beacon',
+        action: 'inspect',
+        component: 'beacon',
+        renews: [],
+        minutes: 5,
+        reference: '',
+        note: '',
+      },
+      triggers: [{ kind: 'everyHours', hours: 70, meter: 'engine', grid: null }],
+    };
+    const { body } = await put<MachineDetailDto>(path, { items: [beacon], version: 1 });
+    // New at 0 h: due at 70; it has 60.
+    expect(body.lines.find(({ itemName }) => itemName === 'Beacon')).toMatchObject({
+      ...{ bookName: null, limits: [{ at: 70, left: 10 }] },
+    });
+    const other = await yard.ask<MachineDetailDto>('GET', `/api/machines/${yard.crew.otherMachine}`);
+    expect(other.body.lines).toHaveLength(2);
+    const refused = await put(path, { items: [{ ...beacon, triggers: [], component: '' }], version: 2 });
+    expect(refused.body.errors?.map(({ pointer }) => pointer)).toEqual([
+      '#/items/0/component',
+      '#/items/0/triggers',
+    ]);
+    expect((await put<MachineDetailDto>(path, { items: [], version: 2 })).body.lines).toHaveLength(2);
+  });
+});

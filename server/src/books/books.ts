@@ -58,7 +58,7 @@ export class Books {
       await this.check(fields, id);
       const { name, machineClass, meter } = fields;
       await book.update({ name, machineClass, meter, version: fields.version + 1 });
-      await writeLines(id, fields);
+      await writeLines({ bookId: id }, fields.items);
       await this.schedule.touched(await this.followers(id));
       this.work.changed('books', 'machines');
       return this.get(id);

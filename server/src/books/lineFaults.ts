@@ -2,7 +2,7 @@ import type { BookFieldsDto, FieldFaultDto } from '@yugator/contracts';
 import { fault } from '../problem/problem.js';
 
 /** What is wrong with the lines of a book beside each other. */
-export function lineFaults({ items }: BookFieldsDto, path: string): FieldFaultDto[] {
+export function lineFaults({ items }: Pick<BookFieldsDto, 'items'>, path: string): FieldFaultDto[] {
   const names = items.map(({ name }) => name);
   return items.flatMap((line, index) => {
     const pointer = `${path}/items/${index}`;

@@ -51,14 +51,18 @@ export function linesOf(book: Book): Item[] {
   return (book.items ?? []).filter(({ dropped }) => !dropped).sort((a, b) => a.place - b.place);
 }
 
+/** Lines as they cross the wire, in their order; `items` are all of one book, or of one machine. */
+export function toItemDtos(items: readonly Item[]): BookItemDto[] {
+  const names = new Map(items.map(({ id, name }) => [id, name]));
+  return items.map((item) => toItemDto(item, (other) => names.get(other) ?? ''));
+}
+
 /** A book as it crosses the wire, with the tags of the machines that follow it. */
 export function toBookDto(book: Book, machines: readonly string[]): BookDto {
-  const items = linesOf(book);
-  const names = new Map(items.map(({ id, name }) => [id, name]));
   const { id, name, machineClass, meter, version } = book;
   return {
     ...{ id, name, machineClass, meter, version },
     machines: [...machines],
-    items: items.map((item) => toItemDto(item, (other) => names.get(other) ?? '')),
+    items: toItemDtos(linesOf(book)),
   };
 }

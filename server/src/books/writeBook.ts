@@ -25,15 +25,18 @@ async function drop(row: Item, isNameTaken: boolean): Promise<void> {
   await row.update({ dropped: true, name });
 }
 
+/** A book, or a machine with items of its own. */
+export type LineOwner = { readonly bookId: string } | { readonly machineId: string };
+
 /**
- * Writes the lines of a book inside the running unit of work. A line keeps its id by the id given, else by its name; lines that
+ * Writes the lines of a book, or of a machine, inside the running unit of work. A line keeps its id by the id given, else by its name; lines that
  * are no longer there are dropped, but stay for the records that name them.
  */
-export async function writeLines(bookId: string, fields: BookFieldsDto): Promise<void> {
-  const before = await Item.findAll({ where: { bookId } });
+export async function writeLines(owner: LineOwner, items: readonly BookItemFieldsDto[]): Promise<void> {
+  const before = await Item.findAll({ where: { ...owner } });
   const known = (line: BookItemFieldsDto) =>
     before.find(({ id }) => id === line.id) ?? before.find(({ name }) => name === line.name);
-  const lines = fields.items.map((line) => ({
+  const lines = items.map((line) => ({
     line,
     row: known(line) ?? null,
     id: known(line)?.id ?? uuid(),
@@ -48,7 +51,7 @@ export async function writeLines(bookId: string, fields: BookFieldsDto): Promise
   for (const [place, { line, row, id }] of lines.entries()) {
     const columns = columnsOf(line, place, idOf);
     if (row) await row.update(columns);
-    else await Item.create({ id, bookId, ...columns });
+    else await Item.create({ id, ...owner, ...columns });
   }
 }
 
@@ -56,6 +59,6 @@ export async function writeLines(bookId: string, fields: BookFieldsDto): Promise
 export async function writeNewBook(fields: BookFieldsDto): Promise<string> {
   const { name, machineClass, meter } = fields;
   const { id } = await Book.create({ id: uuid(), name, machineClass, meter, version: 1 });
-  await writeLines(id, fields);
+  await writeLines({ bookId: id }, fields.items);
   return id;
 }

@@ -4,6 +4,7 @@ import {
   AttachmentRow,
   Machine,
   MachineBook,
+  MachinePhoto,
   MachineSeason,
   StatusChange,
 } from '../machine/machine.model.js';
@@ -31,6 +32,7 @@ export const MODELS = [
   JobItem,
   Machine,
   MachineBook,
+  MachinePhoto,
   MachineSeason,
   MeterSegmentRow,
   Movement,

@@ -12,6 +12,7 @@ import { civilDate } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../books/book.model.js';
+import { toItemDtos } from '../books/toScheduleItem.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
 import { Meters } from '../meter/meters.js';
@@ -22,7 +23,7 @@ import { Declaration } from '../schedule/declaration.model.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { Machine, MachineBook, StatusChange } from './machine.model.js';
+import { Machine, MachineBook, MachinePhoto, StatusChange } from './machine.model.js';
 import { MachineParts } from './machineParts.js';
 import { toMachineDetail, toMachineDto } from './toMachineDto.js';
 
@@ -49,8 +50,9 @@ export class Fleet {
     const { today } = await this.calendar.read();
     const scheduled = await this.require(id);
     const itemIds = scheduled.overrides.map(({ itemId }) => itemId);
-    const [items, changes, people] = await Promise.all([
+    const [items, own, changes, people, photo] = await Promise.all([
       Item.findAll({ where: { id: itemIds }, attributes: ['id', 'name'] }),
+      Item.findAll({ where: { machineId: id, dropped: false }, order: ['place'] }),
       StatusChange.findAll({
         where: { machineId: id },
         order: [
@@ -59,11 +61,14 @@ export class Fleet {
         ],
       }),
       namesById(),
+      MachinePhoto.findByPk(id, { attributes: ['revision'] }),
     ]);
     return toMachineDetail(
       scheduled,
       today,
+      photo && `/api/machines/${id}/photo/${photo.revision}`,
       new Map(items.map((item) => [item.id, item.name])),
+      toItemDtos(own),
       changes.map(({ status, since, reason, changedById }) => ({
         ...{ status, since, reason, by: people.get(changedById) ?? '' },
       })),

@@ -89,3 +89,12 @@ export class StatusChange extends Model {
   @Moment declare changedAt: Date;
   @Ref declare changedById: string;
 }
+
+/** What a machine looks like: a JPEG. */
+@Table({ tableName: 'machine_photos' })
+export class MachinePhoto extends Model {
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
+  @Column({ type: DataType.BLOB('medium'), allowNull: false }) declare bytes: Buffer;
+  /** changes with the photo, so that a browser may keep it */
+  @Ref declare revision: string;
+}

@@ -1,4 +1,4 @@
-import { Body, Controller, Delete, Param, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, Param, Post, Put, StreamableFile } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   ChangeStatusDto,
@@ -6,13 +6,17 @@ import {
   OverrideFieldsDto,
   ShareDto,
   UpdateAttachmentsDto,
+  UpdateOwnItemsDto,
   UpdateParticipationDto,
+  UpdatePhotoDto,
   UpdateSpecDto,
 } from '@yugator/contracts';
 import { Person } from '../people/person.model.js';
-import { Allow } from '../session/allow.js';
+import { notFound } from '../problem/problem.js';
+import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Fleet } from './fleet.js';
+import { MachinePhoto } from './machine.model.js';
 import { MachineParts } from './machineParts.js';
 
 @ApiTags('machines')
@@ -60,6 +64,35 @@ export class MachinePartsController {
   @Put('spec')
   async spec(@Param('id') id: string, @Body() body: UpdateSpecDto): Promise<MachineDetailDto> {
     await this.parts.updateSpec(id, body);
+    return this.fleet.get(id);
+  }
+
+  @ApiOperation({ summary: 'Keep a photo of the machine, or take it away' })
+  @ApiOkResponse({ type: MachineDetailDto })
+  @Allow('crewLead', 'mechanic')
+  @Put('photo')
+  async photo(@Param('id') id: string, @Body() body: UpdatePhotoDto): Promise<MachineDetailDto> {
+    await this.parts.updatePhoto(id, body);
+    return this.fleet.get(id);
+  }
+
+  @ApiOperation({ summary: 'The photo of the machine' })
+  @ForEveryRole()
+  @Header('content-type', 'image/jpeg')
+  @Header('cache-control', 'private, max-age=31536000, immutable')
+  @Get('photo/:revision')
+  async showPhoto(@Param('id') id: string, @Param('revision') revision: string): Promise<StreamableFile> {
+    const photo = await MachinePhoto.findOne({ where: { machineId: id, revision } });
+    if (!photo) throw notFound('photo');
+    return new StreamableFile(photo.bytes);
+  }
+
+  @ApiOperation({ summary: 'Write the items that only this machine has' })
+  @ApiOkResponse({ type: MachineDetailDto })
+  @Allow('crewLead')
+  @Put('items')
+  async items(@Param('id') id: string, @Body() body: UpdateOwnItemsDto): Promise<MachineDetailDto> {
+    await this.parts.updateOwnItems(id, body);
     return this.fleet.get(id);
   }
 

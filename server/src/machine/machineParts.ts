@@ -6,11 +6,15 @@ import type {
   SharedPart,
   ShareDto,
   UpdateAttachmentsDto,
+  UpdateOwnItemsDto,
   UpdateParticipationDto,
+  UpdatePhotoDto,
   UpdateSpecDto,
 } from '@yugator/contracts';
 import { v7 as uuid } from 'uuid';
 import { Item } from '../books/book.model.js';
+import { lineFaults } from '../books/lineFaults.js';
+import { writeLines } from '../books/writeBook.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Person } from '../people/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
@@ -18,7 +22,14 @@ import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
 import { SeasonRow } from '../season/season.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { AttachmentRow, Machine, MachineBook, MachineSeason, StatusChange } from './machine.model.js';
+import {
+  AttachmentRow,
+  Machine,
+  MachineBook,
+  MachinePhoto,
+  MachineSeason,
+  StatusChange,
+} from './machine.model.js';
 import { specFaults } from './specFaults.js';
 
 /** The faults of rows of which each may stand there once. */
@@ -111,6 +122,25 @@ export class MachineParts {
     await this.change(id, version, async (machine) => {
       await machine.update({ spec });
     });
+  }
+
+  /** Keeps a photo of the machine, or takes it away. */
+  async updatePhoto(id: string, { jpeg }: UpdatePhotoDto): Promise<void> {
+    const bytes = jpeg === null ? null : Buffer.from(jpeg, 'base64');
+    if (bytes && !bytes.subarray(0, JPEG_START.length).equals(JPEG_START)) {
+      throw fieldProblem(fault('/jpeg', 'notJpeg', 'This is no JPEG. Choose a photo.'));
+    }
+    await this.change(id, null, async () => {
+      if (bytes) await MachinePhoto.upsert({ machineId: id, bytes, revision: uuid() });
+      else await MachinePhoto.destroy({ where: { machineId: id } });
+    });
+  }
+
+  /** Writes the items that only this machine has. */
+  async updateOwnItems(id: string, { version, items }: UpdateOwnItemsDto): Promise<void> {
+    const faults = lineFaults({ items }, '');
+    if (faults.length) throw fieldProblem(...faults);
+    await this.change(id, version, () => writeLines({ machineId: id }, items));
   }
 
   /** Departs from a line of the machine's books, or goes on departing otherwise. */
@@ -217,6 +247,9 @@ export class MachineParts {
     });
   }
 }
+
+/** Every JPEG begins so (ITU-T T.81, start of image). */
+const JPEG_START = Buffer.from([0xff, 0xd8, 0xff]);
 
 /** The hours of another machine's attachment are not those of this one's. */
 const FROM_NEW = { hoursAtStart: 0, engineAtStart: 0 };

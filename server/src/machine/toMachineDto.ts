@@ -1,5 +1,6 @@
 import { emptySpecCard } from '@yugator/contracts';
 import type {
+  BookItemDto,
   ExpectedHoursDto,
   MachineDetailDto,
   MachineDto,
@@ -66,18 +67,22 @@ function toOverrideDto(row: ItemOverrideRow, names: ReadonlyMap<string, string>)
 export function toMachineDetail(
   scheduled: ScheduledMachine,
   today: CivilDate,
+  photo: string | null,
   names: ReadonlyMap<string, string>,
+  ownItems: BookItemDto[],
   statusChanges: StatusChangeDto[],
 ): MachineDetailDto {
   const { machine, attachments, overrides, schedule } = scheduled;
   const spec = jsonValue(machine.spec) as SpecCardDto | null;
   return {
     ...toMachineDto(scheduled),
+    photo,
     attachments: attachments.map(({ kind, name, share, hoursAtStart, engineAtStart }) => ({
       ...{ kind, name, share, hoursAtStart, engineAtStart },
     })),
     overrides: overrides.map((row) => toOverrideDto(row, names)),
     spec: { ...emptySpecCard(), ...spec },
+    ownItems,
     statusChanges,
     ahead: aheadOf(scheduled, today),
     behind: schedule.points

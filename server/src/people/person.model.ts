@@ -1,6 +1,7 @@
 import type { Role } from '@yugator/contracts';
+import type { UnitSystem } from '@yugator/core';
 import { Model, Table } from 'sequelize-typescript';
-import { Flag, Id, Text, Whole } from '../database/columns.js';
+import { Flag, Id, OptionalText, Text, Whole } from '../database/columns.js';
 
 @Table({ tableName: 'people' })
 export class Person extends Model {
@@ -9,5 +10,7 @@ export class Person extends Model {
   @Text declare role: Role;
   @Text declare passwordHash: string;
   @Flag declare active: boolean;
+  /** how this person likes figures; null for as the site has them */
+  @OptionalText declare unitSystem: UnitSystem | null;
   @Whole declare version: number;
 }

@@ -1,6 +1,6 @@
-import { Body, Controller, Delete, Get, HttpCode, Post, Req, Res, UseGuards } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, Res, UseGuards } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { FirstCrewLeadDto, SessionDto, SignInDto, WelcomeDto } from '@yugator/contracts';
+import { ChooseUnitsDto, FirstCrewLeadDto, SessionDto, SignInDto, WelcomeDto } from '@yugator/contracts';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { Person } from '../people/person.model.js';
 import { FirstCrewLead } from '../people/firstCrewLead.js';
@@ -63,6 +63,15 @@ export class SessionController {
     return this.describe(caller);
   }
 
+  @ApiOperation({ summary: 'Choose how figures are shown to you' })
+  @ApiOkResponse({ type: SessionDto })
+  @ForEveryRole()
+  @Put('session/units')
+  async chooseUnits(@Body() body: ChooseUnitsDto, @Caller() caller: Person): Promise<SessionDto> {
+    await caller.update({ unitSystem: body.unitSystem });
+    return this.describe(caller);
+  }
+
   @ApiOperation({ summary: 'Sign out' })
   @Public()
   @HttpCode(204)
@@ -84,8 +93,9 @@ export class SessionController {
         name: site.name,
         timeZone: site.timeZone,
         currency: site.currency,
-        unitSystem: site.unitSystem,
+        unitSystem: person.unitSystem ?? site.unitSystem,
       },
+      ownUnits: person.unitSystem,
       today,
     };
   }

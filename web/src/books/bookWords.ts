@@ -21,7 +21,7 @@ export const METER_WORDS: Record<MeterName, string> = {
   blade: 'Blade',
 };
 
-export const MARK_WORDS: Record<ChartMark, string> = { first: 'first', every: 'every' };
+export const MARK_WORDS: Record<ChartMark, string> = { first: '1st', every: 'every' };
 
 /** The head of a column: "50 h", "a year". */
 export function columnWords(column: ChartColumn): string {

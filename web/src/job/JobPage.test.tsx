@@ -72,7 +72,7 @@ async function show() {
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <NoticeProvider>
-        <SessionContext.Provider value={{ person, site, today: '2027-05-13' }}>
+        <SessionContext.Provider value={{ person, site, ownUnits: null, today: '2027-05-13' }}>
           <RouterProvider router={router} />
         </SessionContext.Provider>
       </NoticeProvider>

@@ -15,6 +15,7 @@ import { useIsOneOf } from '../session/useSession.js';
 import { fleetQueries } from './fleetQueries.js';
 import { MachineForm } from './MachineForm.js';
 import { Overrides } from './Overrides.js';
+import { OwnItems } from './OwnItems.js';
 
 function fieldsOf(machine: MachineDto): UpdateMachineDto {
   const { tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders } = machine;
@@ -103,6 +104,7 @@ export function Details({ machine }: { machine: MachineDetailDto }) {
       <p style={{ margin: '16px 0' }}>
         <Link to={`/fleet/new?copy=${machine.id}`}>Register another like it</Link>
       </p>
+      <OwnItems machine={machine} />
       <Overrides machine={machine} />
     </>
   ) : (

@@ -14,7 +14,7 @@ import { StateMark } from '../schedule/StateShape.js';
 import { STATE_WORDS } from '../schedule/stateWords.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { countWords, hoursWords } from '../words/figures.js';
-import { CLASS_WORDS, FUEL_WORDS } from './classWords.js';
+import { CLASS_WORDS, FUEL_WORDS, STATUS_WORDS } from './classWords.js';
 import { fleetQueries } from './fleetQueries.js';
 
 function FleetRow({ machine, today }: { machine: MachineDto; today: string }) {
@@ -31,6 +31,7 @@ function FleetRow({ machine, today }: { machine: MachineDto; today: string }) {
         <br />
         <span className="soft">
           {[
+            machine.status === 'inService' ? '' : STATUS_WORDS[machine.status],
             CLASS_WORDS[machine.machineClass],
             FUEL_WORDS[machine.fuel],
             `${machine.make} ${machine.model}`.trim(),
@@ -61,6 +62,11 @@ function FleetRow({ machine, today }: { machine: MachineDto; today: string }) {
       </td>
     </tr>
   );
+}
+
+/** By tag; those that are gone stand last. */
+function inOrder(machines: readonly MachineDto[]): MachineDto[] {
+  return machines.toSorted((a, b) => Number(a.status === 'retired') - Number(b.status === 'retired'));
 }
 
 /** The whole fleet by tag, each machine with its next service. */
@@ -106,7 +112,7 @@ export function FleetPage() {
             </tr>
           </thead>
           <tbody>
-            {data.map((machine) => (
+            {inOrder(data).map((machine) => (
               <FleetRow key={machine.id} machine={machine} today={today} />
             ))}
           </tbody>

@@ -41,7 +41,16 @@ const machine = (over: Partial<MachineDetailDto> = {}): MachineDetailDto => ({
   ...{ warrantyUntil: null, warrantyHours: null, participation: [], status: 'inService', statusSince: null },
   working: { kind: 'unplanned', since: null, until: null },
   ...{ version: 1, life: 268.6, lastShown: 268.6, lastReadAt: null, hoursPerWeek: 9, plannedPerWeek: null },
-  ...{ attachments: [], overrides: [], spec: emptySpecCard(), statusChanges: [], ahead: [], behind: [] },
+  ...{
+    photo: null,
+    attachments: [],
+    overrides: [],
+    ownItems: [],
+    spec: emptySpecCard(),
+    statusChanges: [],
+    ahead: [],
+    behind: [],
+  },
   lines: [
     line('Grease', 'overdue', -6.2, 12),
     battery,
@@ -72,7 +81,7 @@ function show(role: Role, shown = machine()) {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <NoticeProvider>
-        <SessionContext.Provider value={{ person, site, today: '2027-05-13' }}>
+        <SessionContext.Provider value={{ person, site, ownUnits: null, today: '2027-05-13' }}>
           <MemoryRouter>
             <Routes>
               <Route path="/" element={<Schedule machine={shown} />} />

@@ -9,6 +9,7 @@ import { useNotice } from '../page/Notice.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import { Attachments } from './Attachments.js';
+import { Photo } from './Photo.js';
 import { ShareParts } from './ShareParts.js';
 import { SpecSectionEdit } from './SpecSectionEdit.js';
 import { SpecSectionShow } from './SpecSectionShow.js';
@@ -105,6 +106,7 @@ export function SpecCard({ machine }: { machine: MachineDetailDto }) {
         {isLead ? <ShareParts machine={machine} /> : null}
       </div>
       <Attachments machine={machine} mayChange={isLead} />
+      <Photo machine={machine} mayChange={mayChange} />
       <p className="soft" style={{ marginTop: 16 }}>
         The maker&rsquo;s manual comes first wherever it says otherwise.
       </p>

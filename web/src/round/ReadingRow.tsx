@@ -72,7 +72,7 @@ export const ReadingRow = memo(function ReadingRow({
           <Button
             size="small"
             onClick={() => onConfirm(machine.id, typed)}
-            aria-label={`Confirm: ${machine.tag}`}
+            aria-label={`It is right: ${machine.tag}`}
           >
             It is right
           </Button>

@@ -9,6 +9,7 @@ import { RoundPage } from './RoundPage.js';
 const SESSION: SessionDto = {
   person: { id: 'p', name: 'Dru', role: 'operator', active: true, version: 1 },
   site: { name: 'Yard', timeZone: 'Europe/London', currency: 'GBP', unitSystem: 'metric' },
+  ownUnits: null,
   today: '2027-05-13',
 };
 const machine = (tag: string, shown: number): RoundDto['machines'][number] => ({

@@ -89,10 +89,10 @@ function YearRow({
         error={fault !== null}
         slotProps={{ inputLabel: { shrink: true } }}
       />
-      <Button size="small" onClick={() => onChange(shifted(year, -7))} aria-label={`A week earlier: ${word}`}>
+      <Button size="small" onClick={() => onChange(shifted(year, -7))} aria-label={`−1 week: ${word}`}>
         −1 week
       </Button>
-      <Button size="small" onClick={() => onChange(shifted(year, 7))} aria-label={`A week later: ${word}`}>
+      <Button size="small" onClick={() => onChange(shifted(year, 7))} aria-label={`+1 week: ${word}`}>
         +1 week
       </Button>
       {onDrop ? (

@@ -7,7 +7,7 @@ export const sessionQueries = {
     queryOptions({
       queryKey: ['session'],
       queryFn: ({ signal }) => get<SessionDto>('/session', signal),
-      meta: { subjects: ['people'] },
+      meta: { subjects: ['people', 'site'] },
     }),
   welcome: () =>
     queryOptions({

@@ -28,7 +28,7 @@ function RulesForm({ settings }: { settings: SiteSettingsDto }) {
     (saved) => {
       form.reset(saved);
       form.clearProblem();
-      say('Saved. Units show from the next page on.');
+      say('Rules of the site saved.');
     },
   );
   return (

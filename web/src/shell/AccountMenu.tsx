@@ -5,6 +5,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useColorScheme } from '@mui/material/styles';
 import { useQueryClient } from '@tanstack/react-query';
+import type { ChooseUnitsDto, SessionDto } from '@yugator/contracts';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useWrite } from '../api/useWrite.js';
@@ -19,15 +20,25 @@ const SCHEMES = [
   ['system', 'As the device'],
 ] as const;
 
+const UNITS = [
+  [null, 'Units of the site'],
+  ['metric', 'Litres, N·m, kPa'],
+  ['us', 'Quarts, lbf·ft, psi'],
+] as const;
+
 /** Who is signed in, the choice of light or dark, and the way out. */
 export function AccountMenu() {
-  const { person, site } = useSession();
+  const { person, site, ownUnits } = useSession();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { mode, setMode } = useColorScheme();
   const client = useQueryClient();
   const navigate = useNavigate();
   const say = useNotice();
   const signOut = useWrite<undefined, undefined>(() => ({ method: 'DELETE', path: '/session' }), []);
+  const chooseUnits = useWrite<SessionDto, ChooseUnitsDto>(
+    (body) => ({ method: 'PUT', path: '/session/units', body }),
+    ['people'],
+  );
   const leave = () =>
     signOut.mutate(undefined, {
       onSuccess: () => {
@@ -54,6 +65,18 @@ export function AccountMenu() {
         <Divider />
         {SCHEMES.map(([scheme, word]) => (
           <MenuItem key={scheme} selected={mode === scheme} onClick={() => setMode(scheme)}>
+            {word}
+          </MenuItem>
+        ))}
+        <Divider />
+        {UNITS.map(([system, word]) => (
+          <MenuItem
+            key={word}
+            selected={ownUnits === system}
+            onClick={() =>
+              chooseUnits.mutate({ unitSystem: system }, { onError: (error) => say(sentenceOf(error)) })
+            }
+          >
             {word}
           </MenuItem>
         ))}

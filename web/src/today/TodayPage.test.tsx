@@ -62,7 +62,7 @@ function show(role: Role = 'crewLead') {
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <MemoryRouter>
-        <SessionContext.Provider value={{ person, site, today: '2027-05-13' }}>
+        <SessionContext.Provider value={{ person, site, ownUnits: null, today: '2027-05-13' }}>
           <TodayPage />
         </SessionContext.Provider>
       </MemoryRouter>

@@ -21,6 +21,7 @@ export const schedule: Migration = {
       ADD COLUMN IF NOT EXISTS stale_after_days INT NOT NULL DEFAULT 8,
       ADD COLUMN IF NOT EXISTS version INT NOT NULL DEFAULT 1,
       ADD COLUMN IF NOT EXISTS seasons_version INT NOT NULL DEFAULT 1`,
+    `ALTER TABLE people ADD COLUMN IF NOT EXISTS unit_system VARCHAR(10) NULL`,
     `CREATE TABLE IF NOT EXISTS seasons (
       id ${ID} NOT NULL PRIMARY KEY,
       name VARCHAR(30) NOT NULL UNIQUE,
@@ -66,6 +67,12 @@ export const schedule: Migration = {
       INDEX (machine_id, changed_at),
       FOREIGN KEY (machine_id) REFERENCES machines (id),
       FOREIGN KEY (changed_by_id) REFERENCES people (id)
+    ) ENGINE = InnoDB`,
+    `CREATE TABLE IF NOT EXISTS machine_photos (
+      machine_id ${ID} NOT NULL PRIMARY KEY,
+      bytes MEDIUMBLOB NOT NULL,
+      revision ${ID} NOT NULL,
+      FOREIGN KEY (machine_id) REFERENCES machines (id)
     ) ENGINE = InnoDB`,
     `CREATE TABLE IF NOT EXISTS attachments (
       machine_id ${ID} NOT NULL,
@@ -146,6 +153,8 @@ export const schedule: Migration = {
       MODIFY book_id ${ID} NOT NULL`,
     `ALTER TABLE books DROP COLUMN IF EXISTS meter, DROP COLUMN IF EXISTS version`,
     `DROP TABLE IF EXISTS attachments`,
+    `DROP TABLE IF EXISTS machine_photos`,
+    `ALTER TABLE people DROP COLUMN IF EXISTS unit_system`,
     `DROP TABLE IF EXISTS status_changes`,
     `ALTER TABLE machines
       DROP COLUMN IF EXISTS serial, DROP COLUMN IF EXISTS model_year, DROP COLUMN IF EXISTS cooling,
