@@ -32,7 +32,7 @@ function Lines({ milestone }: { milestone: MilestoneDto }) {
     .reduce((sum, line) => sum + line.minutes, 0);
   return (
     <section aria-live="polite">
-      <h2>
+      <h2 style={{ marginBottom: 8 }}>
         At {intervalWords(milestone.hours)} h: {milestone.lines.length} items, about {minutes} minutes by the
         books
       </h2>

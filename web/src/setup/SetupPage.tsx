@@ -39,7 +39,7 @@ export function SetupPage() {
       <Crew />
       <section aria-label="Service books" style={{ marginTop: 32 }}>
         <h2>Service books</h2>
-        <p className="soft">
+        <p className="soft" style={{ marginBottom: 8 }}>
           What a machine&rsquo;s maker asks for. A machine&rsquo;s own manual always comes first.
         </p>
         {books.data ? (
