@@ -104,7 +104,7 @@ export class ExportFleet {
         const { isOmitted, dutyFactor, windowHours, windowDays, reason } = row;
         const named = (trigger: Trigger): Trigger =>
           trigger.kind === 'everyNth'
-            ? { ...trigger, itemId: lines.get(trigger.itemId)?.item ?? '' }
+            ? { ...trigger, itemId: lines.get(trigger.itemId)?.item ?? trigger.itemId }
             : trigger;
         const triggers = row.triggers === null ? null : storedTriggers(row.triggers).map(named);
         return line ? [{ ...line, isOmitted, dutyFactor, windowHours, windowDays, reason, triggers }] : [];

@@ -1,5 +1,6 @@
 import type { FieldFaultDto, FileMachineDto, FleetFileDto } from '@yugator/contracts';
 import { instant, segmentAt, toLife } from '@yugator/core';
+import { specFaults } from '../machine/specFaults.js';
 import { fault } from '../problem/problem.js';
 
 /** What the machines of a file may refer to: what the file brings, and what the site has. */
@@ -101,7 +102,8 @@ function machineFaults(machine: FileMachineDto, path: string, known: KnownNames)
       }
     });
   }
-  return [...faults, ...readingFaults(machine, path)];
+  const specs = machine.spec ? specFaults(machine.spec, `${path}/spec`) : [];
+  return [...faults, ...specs, ...readingFaults(machine, path)];
 }
 
 /** All that is wrong with a file besides what its fields say by themselves. */

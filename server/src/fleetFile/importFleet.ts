@@ -201,5 +201,7 @@ function withId(
   book: string,
   idOf: (ref: { book: string; item: string }) => string,
 ): Trigger {
-  return trigger.kind === 'everyNth' ? { ...trigger, itemId: idOf({ book, item: trigger.itemId }) } : trigger;
+  if (trigger.kind !== 'everyNth') return trigger;
+  // A line that is not there leaves its name, which no item answers to: the schedule says so.
+  return { ...trigger, itemId: idOf({ book, item: trigger.itemId }) || trigger.itemId };
 }

@@ -14,7 +14,9 @@ import type {
 import { v7 as uuid } from 'uuid';
 import { Item } from '../books/book.model.js';
 import { lineFaults } from '../books/lineFaults.js';
+import { storedTriggers } from '../books/toScheduleItem.js';
 import { writeLines } from '../books/writeBook.js';
+import { jsonValue } from '../database/columns.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Person } from '../people/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
@@ -117,7 +119,7 @@ export class MachineParts {
   }
 
   async updateSpec(id: string, { version, spec }: UpdateSpecDto): Promise<void> {
-    const faults = specFaults(spec);
+    const faults = specFaults(spec, '/spec');
     if (faults.length) throw fieldProblem(...faults);
     await this.change(id, version, async (machine) => {
       await machine.update({ spec });
@@ -188,7 +190,7 @@ export class MachineParts {
     for (const part of parts) {
       switch (part) {
         case 'spec':
-          await Machine.update({ spec: from.spec }, { where: { id: targets } });
+          await Machine.update({ spec: jsonValue(from.spec) }, { where: { id: targets } });
           break;
         case 'books':
           await MachineBook.destroy({ where });
@@ -216,11 +218,7 @@ export class MachineParts {
         case 'overrides':
           await ItemOverrideRow.destroy({ where });
           await ItemOverrideRow.bulkCreate(
-            each(
-              (await ItemOverrideRow.findAll({ where: own.where })).map(
-                (row) => row.get({ plain: true }) as object,
-              ),
-            ),
+            each((await ItemOverrideRow.findAll({ where: own.where })).map(overrideColumns)),
           );
           break;
       }
@@ -250,6 +248,12 @@ export class MachineParts {
 
 /** Every JPEG begins so (ITU-T T.81, start of image). */
 const JPEG_START = Buffer.from([0xff, 0xd8, 0xff]);
+
+function overrideColumns(row: ItemOverrideRow) {
+  const { itemId, isOmitted, dutyFactor, windowHours, windowDays, reason } = row;
+  const triggers = row.triggers === null ? null : storedTriggers(row.triggers);
+  return { itemId, isOmitted, dutyFactor, windowHours, windowDays, reason, triggers };
+}
 
 /** The hours of another machine's attachment are not those of this one's. */
 const FROM_NEW = { hoursAtStart: 0, engineAtStart: 0 };

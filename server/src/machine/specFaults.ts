@@ -16,12 +16,12 @@ function backwards(rows: readonly { low: number; high: number }[], path: string)
 }
 
 /** What cannot be on a spec card, besides what its fields say by themselves. */
-export function specFaults(spec: SpecCardDto): FieldFaultDto[] {
+export function specFaults(spec: SpecCardDto, path: string): FieldFaultDto[] {
   const tyres = spec.tyres.flatMap(({ high, sidewallMaximum }, index) =>
     high > sidewallMaximum
       ? [
           fault(
-            `/spec/tyres/${index}/high`,
+            `${path}/tyres/${index}/high`,
             'aboveSidewall',
             'The pressure is above what the sidewall allows. A tyre is never filled above its sidewall figure.',
           ),
@@ -29,9 +29,9 @@ export function specFaults(spec: SpecCardDto): FieldFaultDto[] {
       : [],
   );
   return [
-    ...backwards(spec.torques, '/spec/torques'),
-    ...backwards(spec.tyres, '/spec/tyres'),
-    ...backwards(spec.plays, '/spec/plays'),
+    ...backwards(spec.torques, `${path}/torques`),
+    ...backwards(spec.tyres, `${path}/tyres`),
+    ...backwards(spec.plays, `${path}/plays`),
     ...tyres,
   ];
 }

@@ -31,6 +31,14 @@ async function mowing(): Promise<string> {
   return body.seasons[0]?.id ?? '';
 }
 
+const NO_OVERRIDE = {
+  isOmitted: false,
+  triggers: null,
+  dutyFactor: null,
+  windowHours: null,
+  windowDays: null,
+};
+
 describe('seasons', () => {
   it('lay a machine up outside of those it takes part in, and give it a plan', async () => {
     const seasonId = await mowing();
@@ -80,7 +88,7 @@ describe('seasons', () => {
 describe('a machine', () => {
   it('departs from its book with a reason, and follows it again', async () => {
     const path = `/machines/${yard.crew.machine}/overrides/${yard.crew.oil}`;
-    const fields = { isOmitted: false, triggers: null, dutyFactor: 0.5, windowHours: null, windowDays: null };
+    const fields = { ...NO_OVERRIDE, dutyFactor: 0.5 };
     const { body } = await put<MachineDetailDto>(path, { ...fields, reason: 'Dust on the ball fields' });
     // New at 0 h, every 50 h × 0.5: due at 25; it has 60.
     expect(body.lines.find(({ itemId }) => itemId === yard.crew.oil)?.limits[0]).toMatchObject({
@@ -145,15 +153,20 @@ describe('a machine', () => {
     const seasonId = await mowing();
     const id = yard.crew.machine;
     await put(`/machines/${id}/seasons`, { participation: [{ seasonId, hoursPerWeek: 7 }], version: 1 });
+    const path = `/machines/${id}/overrides/${yard.crew.oil}`;
+    const triggers = [{ kind: 'everyHours', hours: 40, meter: 'engine', grid: null }];
+    await put(path, { ...NO_OVERRIDE, triggers, reason: 'Dust on the ball fields' });
+    const spec = { ...emptySpecCard(), plugs: [{ type: '5/8 in', gap: 0.762 }] };
+    await put(`/machines/${id}/spec`, { spec, version: 3 });
     const attachment = { kind: 'loader', name: 'Loader', share: 0.2, hoursAtStart: 3, engineAtStart: 10 };
     const own = await put<MachineDetailDto>(`/machines/${id}/attachments`, {
       attachments: [attachment],
-      version: 2,
+      version: 4,
     });
     expect(own.body.attachments).toEqual([attachment]);
     await put(
       `/machines/${id}/share`,
-      { parts: ['seasons', 'attachments'], machineIds: [yard.crew.otherMachine] },
+      { parts: ['seasons', 'attachments', 'overrides', 'spec'], machineIds: [yard.crew.otherMachine] },
       'POST',
     );
     const { body: other } = await yard.ask<MachineDetailDto>(
@@ -163,6 +176,8 @@ describe('a machine', () => {
     expect(other).toMatchObject({
       ...{ participation: [{ seasonId, hoursPerWeek: 7 }], version: 2 },
       attachments: [{ ...attachment, hoursAtStart: 0, engineAtStart: 0 }],
+      overrides: [{ itemId: yard.crew.oil, triggers }],
+      spec,
     });
     const copy = await put<MachineDetailDto>(
       '/machines',
@@ -188,73 +203,6 @@ describe('a machine', () => {
       'POST',
     );
     expect(copy.body.participation).toEqual([{ seasonId, hoursPerWeek: 7 }]);
-  });
-});
-
-describe('a meter', () => {
-  it('that is replaced counts on, and what is due stays due where it was', async () => {
-    const path = `/machines/${yard.crew.machine}/meter`;
-    const fields = {
-      kind: 'replaced',
-      on: '2027-05-12',
-      oldShown: 61,
-      newShown: 2,
-      reason: 'It had stopped',
-    };
-    expect((await put(path, fields, 'POST')).status).toBe(204);
-    const after = await machine();
-    expect(after).toMatchObject({ life: 61, lastShown: 2 });
-    expect(after.lines.find(({ itemId }) => itemId === yard.crew.oil)?.limits[0]).toMatchObject({
-      at: 50,
-      left: -11,
-    });
-    const { body: readings } = await yard.ask<ReadingDto[]>(
-      'GET',
-      `/api/machines/${yard.crew.machine}/readings`,
-    );
-    expect(readings.slice(0, 2).map(({ shown, life }) => [shown, life])).toEqual([
-      [2, 61],
-      [61, 61],
-    ]);
-  });
-
-  it('that rolled over goes on from its largest figure', async () => {
-    const path = `/machines/${yard.crew.machine}/meter`;
-    await put(
-      path,
-      { kind: 'rolledOver', on: '2027-05-12', oldShown: 99.9, newShown: 0.4, reason: 'Small meter' },
-      'POST',
-    );
-    expect((await machine()).life).toBe(100.4);
-  });
-
-  it('is not changed before a reading that is already there, nor backwards', async () => {
-    const path = `/machines/${yard.crew.machine}/meter`;
-    const fields = {
-      kind: 'replaced',
-      on: '2027-05-09',
-      oldShown: 61,
-      newShown: 0,
-      reason: 'It had stopped',
-    };
-    expect((await put(path, fields, 'POST')).body.errors?.[0]).toMatchObject({
-      pointer: '#/on',
-      code: 'beforeReading',
-    });
-    const backwards = { ...fields, on: '2027-05-12', oldShown: 59 };
-    expect((await put(path, backwards, 'POST')).body.errors?.[0]).toMatchObject({
-      pointer: '#/oldShown',
-      code: 'backwards',
-    });
-    expect((await machine()).life).toBe(60);
-  });
-
-  it('that shows more than is likely is asked about, and kept once confirmed', async () => {
-    const reading = { machineId: yard.crew.machine, shown: 90 };
-    const asked = await put('/round', { readings: [reading] }, 'POST');
-    expect(asked.body.errors).toMatchObject([{ pointer: '#/readings/0/shown', code: 'unusual' }]);
-    expect((await put('/round', { readings: [{ ...reading, confirmed: true }] }, 'POST')).status).toBe(201);
-    expect((await machine()).life).toBe(90);
   });
 });
 

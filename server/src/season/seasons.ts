@@ -10,6 +10,8 @@ import type { FieldFaultDto, SeasonFieldsDto, SeasonYearDto } from '@yugator/con
 import { Site } from '../site/site.model.js';
 import { SeasonRow, SeasonYearRow } from './season.model.js';
 
+const LONGEST_NAME = 30;
+
 const FAULT_WORDS: Record<SeasonYearFault, string> = {
   endsBeforeItBegins: 'ends before it begins. Give a last day on or after the first.',
   longerThanAYear: 'is longer than a year. Give a last day within a year of the first.',
@@ -92,6 +94,10 @@ export class Seasons {
       const site = await Site.findOne({ lock: true });
       if (site?.seasonsVersion !== version) throw stale('set of seasons', await this.read());
       await this.dropOthers(seasons);
+      // Two seasons may change names; for a moment neither has one.
+      for (const { id } of seasons) {
+        if (id) await SeasonRow.update({ name: id.slice(-LONGEST_NAME) }, { where: { id } });
+      }
       for (const [place, season] of seasons.entries()) await this.write(season, place);
       await site.update({ seasonsVersion: version + 1 });
       this.work.changed('seasons', 'machines');

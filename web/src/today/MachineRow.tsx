@@ -55,7 +55,8 @@ interface Props {
 }
 
 export function MachineRow({ machine, today, isNext, isStale }: Props) {
-  const { word, to } = act(machine, useIsOneOf('crewLead', 'mechanic'), isStale);
+  const mayRead = useIsOneOf('crewLead', 'mechanic', 'operator');
+  const { word, to } = act(machine, useIsOneOf('crewLead', 'mechanic'), isStale && mayRead);
   return (
     <li className={styles.row}>
       <Plate tag={machine.tag} to={machine.id} />

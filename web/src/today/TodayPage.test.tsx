@@ -109,7 +109,7 @@ describe('Today', () => {
     ],
     [
       'viewer',
-      ['Look: A Mower A', 'Look: B Mower B', 'Look: C Mower C', 'Look: D Mower D', 'Read meter: E Mower E'],
+      ['Look: A Mower A', 'Look: B Mower B', 'Look: C Mower C', 'Look: D Mower D', 'Look: E Mower E'],
     ],
   ])('offers a %s one next act for each machine', async (role, acts) => {
     answering(TODAY);
