@@ -25,7 +25,9 @@ function StaleMeters({ today }: { today: TodayDto }) {
   return (
     <section className={styles.side}>
       <h2>Readings gone stale</h2>
-      {today.stale.length === 0 ? <p className="soft">None. Every meter was read within 8 days.</p> : null}
+      {today.stale.length === 0 ? (
+        <p className="soft">None. Every meter of a machine at work was read in time.</p>
+      ) : null}
       {today.stale.map((machine) => (
         <p key={machine.id}>
           <Plate tag={machine.tag} to={machine.id} /> <b>{countWords(machine.days, 'day')}</b>{' '}

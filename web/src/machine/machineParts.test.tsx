@@ -1,0 +1,208 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import type { MachineDetailDto, Role } from '@yugator/contracts';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { NoticeProvider } from '../page/Notice.js';
+import { SessionContext } from '../session/useSession.js';
+import { SITE } from '../testing/fixtures.js';
+import { machineDetail } from '../testing/machines.js';
+import { OwnItems } from './OwnItems.js';
+import { Overrides } from './Overrides.js';
+import { Participation } from './Participation.js';
+import { SpecCard } from './SpecCard.js';
+import { StatusChange } from './StatusChange.js';
+
+interface Sent {
+  readonly method: string;
+  readonly path: string;
+  readonly body: unknown;
+}
+
+let sent: Sent[];
+let answer: { status: number; body: unknown };
+const SEASONS = {
+  version: 1,
+  seasons: [
+    { id: 's', name: 'Mowing', years: [], machines: [] },
+    { id: 'w', name: 'Winter', years: [], machines: [] },
+  ],
+};
+
+beforeEach(() => {
+  sent = [];
+  answer = { status: 200, body: machineDetail() };
+  globalThis.fetch = ((url: string, init: { method: string; body?: string }) => {
+    const isRead = init.method === 'GET';
+    if (!isRead) sent.push({ method: init.method, path: url, body: JSON.parse(init.body ?? 'null') });
+    const { status, body } = isRead ? { status: 200, body: SEASONS } : answer;
+    return Promise.resolve({
+      ...{ ok: status < 400, status, json: () => Promise.resolve(body) },
+      headers: new Headers({
+        'content-type': status < 400 ? 'application/json' : 'application/problem+json',
+      }),
+    });
+  }) as unknown as typeof fetch;
+});
+
+function show(content: ReactNode, role: Role = 'crewLead') {
+  const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <NoticeProvider>
+        <MemoryRouter>
+          <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+            {content}
+          </SessionContext.Provider>
+        </MemoryRouter>
+      </NoticeProvider>
+    </QueryClientProvider>,
+  );
+}
+
+const type = (label: string | RegExp, text: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+
+describe('the status of a machine', () => {
+  const history: MachineDetailDto['statusChanges'] = [
+    { status: 'laidUp', since: '2026-11-01', reason: 'Frost', by: 'Marit' },
+  ];
+
+  it('is changed with its day and reason, and shows its history', async () => {
+    show(<StatusChange machine={machineDetail({ statusChanges: history })} />);
+    click('Status: In service');
+    const dialog = await screen.findByRole('dialog');
+    expect(within(dialog).getByText(/Laid up since 2026-11-01: Frost/)).toBeDefined();
+    type('Since', '2027-05-12');
+    type('Why', 'Cracked spindle');
+    click('Keep');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toEqual({
+      ...{ method: 'POST', path: '/api/machines/m/status' },
+      body: { status: 'inService', since: '2027-05-12', reason: 'Cracked spindle', version: 4 },
+    });
+  });
+
+  it('is not changed without a reason; what was typed stays', async () => {
+    show(<StatusChange machine={machineDetail()} />);
+    click('Status: In service');
+    await screen.findByRole('dialog');
+    type('Since', '2027-05-12');
+    click('Keep');
+    expect(await screen.findByText('Say in 3 to 200 letters why.')).toBeDefined();
+    expect(screen.getByLabelText<HTMLInputElement>('Since').value).toBe('2027-05-12');
+    expect(sent).toEqual([]);
+  });
+});
+
+describe('a departure from the book', () => {
+  it('is sent with its interval and duty factor, blank fields staying as the book has them', async () => {
+    show(<Overrides machine={machineDetail()} />);
+    click('Depart from a line');
+    await screen.findByRole('dialog');
+    type(/Duty factor/, '0,5');
+    type('Every so many months', '6');
+    type('Why', 'Dust on the ball fields');
+    click('Keep');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toEqual({
+      ...{ method: 'PUT', path: '/api/machines/m/overrides/oil' },
+      body: {
+        ...{ isOmitted: false, reason: 'Dust on the ball fields', dutyFactor: 0.5 },
+        ...{ windowHours: null, windowDays: null },
+        triggers: [{ kind: 'everyCalendar', count: 6, unit: 'month' }],
+      },
+    });
+  });
+
+  it('is told in words and taken back', async () => {
+    const override = {
+      ...{ itemId: 'oil', itemName: 'Engine oil', isOmitted: false, dutyFactor: 0.5 },
+      ...{ triggers: null, windowHours: null, windowDays: null, reason: 'Dust' },
+    };
+    show(<Overrides machine={machineDetail({ overrides: [override] })} />);
+    expect(screen.getByText(/its hours times 0.5/)).toBeDefined();
+    click('Follow the book again: Engine oil');
+    await waitFor(() =>
+      expect(sent).toMatchObject([{ method: 'DELETE', path: '/api/machines/m/overrides/oil' }]),
+    );
+  });
+});
+
+describe('an item of its own', () => {
+  it('is added beside those that are there, and the refusal of the server is told', async () => {
+    answer = {
+      status: 422,
+      body: { title: 'x', status: 422, detail: 'Say when it is due: at least one trigger is needed.' },
+    };
+    show(<OwnItems machine={machineDetail()} />);
+    click('Add an item');
+    await screen.findByRole('dialog');
+    type('Item', 'Beacon');
+    type('Component', 'Beacon');
+    click('Add');
+    expect(await screen.findByText(/at least one trigger is needed/)).toBeDefined();
+    answer = { status: 200, body: machineDetail() };
+    type('Every so many days', '7');
+    click('Add');
+    await waitFor(() => expect(sent).toHaveLength(2));
+    expect(sent[1]?.body).toMatchObject({
+      ...{ version: 4, items: [{ name: 'Beacon', component: 'beacon', minutes: 10 }] },
+    });
+  });
+});
+
+describe('the seasons of a machine', () => {
+  const participation = [{ seasonId: 's', hoursPerWeek: 8 }];
+
+  it('are saved with their hours, and refused without', async () => {
+    show(<Participation machine={machineDetail({ participation })} mayChange />);
+    expect(await screen.findByText('8 h a week in Mowing. Outside of them it is laid up.')).toBeDefined();
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Winter' }));
+    click('Save its seasons');
+    expect(screen.getByText('Give the planned hours a week, such as 8.')).toBeDefined();
+    expect(sent).toEqual([]);
+    type('Hours a week in Winter', '2,5');
+    click('Save its seasons');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toEqual({
+      version: 4,
+      participation: [...participation, { seasonId: 'w', hoursPerWeek: 2.5 }],
+    });
+  });
+
+  it('are only told to whoever may not change them', async () => {
+    show(<Participation machine={machineDetail({ participation })} mayChange={false} />, 'viewer');
+    expect(await screen.findByText(/8 h a week in Mowing/)).toBeDefined();
+    expect(screen.queryByRole('checkbox')).toBeNull();
+  });
+});
+
+describe('the spec card', () => {
+  it('marks a figure that cannot be read, keeps what was typed, and sends SI once it can', async () => {
+    show(<SpecCard machine={machineDetail()} />);
+    expect(screen.getByText('Nothing stands on this card yet.')).toBeDefined();
+    click('Fill in the card');
+    click('Add a line to Torques');
+    type('Fastener', 'Spark plugs');
+    type('Torque', '15 psi');
+    click('Save the card');
+    expect(screen.getByText('1 figure cannot be read; they are marked.')).toBeDefined();
+    expect(screen.getByLabelText<HTMLInputElement>('Torque').getAttribute('aria-invalid')).toBe('true');
+    expect(sent).toEqual([]);
+    type('Torque', '15 lbf·ft');
+    click('Save the card');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({
+      ...{ version: 4, spec: { torques: [{ fastener: 'Spark plugs', low: 20.337269, high: 20.337269 }] } },
+    });
+  });
+
+  it('is read, and not changed, by a viewer', () => {
+    const spec = { ...machineDetail().spec, plugs: [{ type: '5/8 in hexagon', gap: 0.762 }] };
+    show(<SpecCard machine={machineDetail({ spec })} />, 'viewer');
+    expect(screen.getByText('0.76 mm')).toBeDefined();
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+});
