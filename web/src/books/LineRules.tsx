@@ -158,10 +158,20 @@ interface Props {
   readonly onChange: (change: Partial<DraftLine>) => void;
 }
 
+function textOf(figure: number | null): string {
+  return figure === null ? '' : String(figure);
+}
+
+function figureOf(text: string): number | null {
+  return text.trim() === '' ? null : parseFigure(text);
+}
+
 function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => void }) {
   const [others, setOthers] = useState(line.others);
   const [reference, setReference] = useState(line.reference);
   const [note, setNote] = useState(line.note);
+  const [renews, setRenews] = useState(line.renews);
+  const [window, setWindow] = useState({ hours: textOf(line.windowHours), days: textOf(line.windowDays) });
   const [typed, setTyped] = useState<Typed>(EMPTY);
   const [problem, setProblem] = useState<string | null>(null);
   const add = () => {
@@ -173,11 +183,16 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
     <FormDialog
       title={`${line.name || 'This line'}: further rules, reference and note`}
       problem={problem}
-      problemTitle="Not added"
+      problemTitle="Not yet"
       submitWord="Keep"
       pending={false}
       onSubmit={() => {
-        onChange({ others, reference: reference.trim(), note: note.trim() });
+        const [windowHours, windowDays] = [figureOf(window.hours), figureOf(window.days)];
+        if (Number.isNaN(windowHours) || Number.isNaN(windowDays)) {
+          setProblem('Give the hours and days of the window as figures, or leave them empty.');
+          return;
+        }
+        onChange({ others, renews, windowHours, windowDays, reference: reference.trim(), note: note.trim() });
         onDone();
       }}
       onLeave={onDone}
@@ -209,6 +224,32 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
         onType={(change) => setTyped({ ...typed, ...change })}
       />
       <Button onClick={add}>Add the rule</Button>
+      <TextField
+        label="Doing it does these as well"
+        select
+        value={renews}
+        onChange={(event) => setRenews([event.target.value].flat())}
+        slotProps={{ select: { multiple: true }, inputLabel: { shrink: true } }}
+        helperText="Besides the weaker ones on its component: replacing is more than cleaning, cleaning more than looking"
+      >
+        {draft.lines
+          .filter(({ key, name }) => key !== line.key && name !== '')
+          .map(({ key, name }) => (
+            <MenuItem key={key} value={name}>
+              {name}
+            </MenuItem>
+          ))}
+      </TextField>
+      <Figure
+        label="Ripe so many hours before (empty: a tenth, 1 to 10 h)"
+        value={window.hours}
+        onType={(hours) => setWindow({ ...window, hours })}
+      />
+      <Figure
+        label="Ripe so many days before (empty: a tenth, 1 to 14)"
+        value={window.days}
+        onType={(days) => setWindow({ ...window, days })}
+      />
       <TextField
         label="Where the book says so"
         placeholder="engine book, p. 31"

@@ -1,11 +1,11 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { emptySpecCard } from '@yugator/contracts';
 import type { DueLineDto, MachineDetailDto, Role } from '@yugator/contracts';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
 import { dueLine, hoursLimit, SITE } from '../testing/fixtures.js';
+import { machineDetail } from '../testing/machines.js';
 import { Schedule } from './Schedule.js';
 
 const line = (itemId: string, state: DueLineDto['state'], left: number, minutes: number): DueLineDto =>
@@ -19,46 +19,16 @@ const battery: DueLineDto = {
   baseline: { kind: 'noRecord', on: null, life: null },
   limits: [],
 };
-const machine = (over: Partial<MachineDetailDto> = {}): MachineDetailDto => ({
-  ...{
-    id: 'm',
-    tag: 'M-07',
-    name: 'Lakeside',
-    machineClass: 'zeroTurn',
-    make: 'Verrick',
-    model: 'Z52',
-    fuel: 'gasoline',
-  },
-  ...{
-    shed: 'North shed',
-    walkOrder: 1,
-    inServiceOn: '2025-04-01',
-    inServiceHours: 0,
-    cameNew: true,
-    bookIds: ['b'],
-  },
-  ...{ serial: '', modelYear: null, cooling: null, cylinders: null, enginePower: null },
-  ...{ warrantyUntil: null, warrantyHours: null, participation: [], status: 'inService', statusSince: null },
-  working: { kind: 'unplanned', since: null, until: null },
-  ...{ version: 1, life: 268.6, lastShown: 268.6, lastReadAt: null, hoursPerWeek: 9, plannedPerWeek: null },
-  ...{
-    photo: null,
-    attachments: [],
-    overrides: [],
-    ownItems: [],
-    spec: emptySpecCard(),
-    statusChanges: [],
-    ahead: [],
-    behind: [],
-  },
-  lines: [
-    line('Grease', 'overdue', -6.2, 12),
-    battery,
-    line('Oil', 'ripe', 3, 30),
-    line('Plugs', 'fine', 48, 15),
-  ],
-  ...over,
-});
+const machine = (over: Partial<MachineDetailDto> = {}): MachineDetailDto =>
+  machineDetail({
+    lines: [
+      line('Grease', 'overdue', -6.2, 12),
+      battery,
+      line('Oil', 'ripe', 3, 30),
+      line('Plugs', 'fine', 48, 15),
+    ],
+    ...over,
+  });
 
 let posted: unknown[];
 let openJobId: string | null;
