@@ -17,7 +17,6 @@ export interface UsePlan {
   exposure(from: number, to: number): number;
   /** days worked on after `from` up to and with `to` */
   workingDays(from: number, to: number): number;
-  isWorking(day: number): boolean;
   /** the first day after `from` on which {@link exposure} comes to `hours`; null beyond the horizon */
   dayReached(from: number, hours: number): number | null;
   /** last day that is planned */
@@ -46,7 +45,6 @@ function planOf(first: number, hoursOfDay: Float64Array, working: readonly Span[
     horizon: first + days - 1,
     exposure: (from, to) => between(hours, from, to),
     workingDays: (from, to) => between(worked, from, to),
-    isWorking: (day) => between(worked, day - 1, day) === 1,
     dayReached(from, wanted) {
       const goal = (hours[upTo(from)] ?? 0) + wanted - TOLERANCE;
       let low = upTo(from) + 1;

@@ -8,7 +8,7 @@ import { STATE_COLOUR } from '../schedule/stateWords.js';
 import { ruleWords } from '../schedule/triggerWords.js';
 import { useSession } from '../session/useSession.js';
 import styles from './hourTape.module.css';
-import { flagPlace, usedFrom } from './tapeScale.js';
+import { flagPlace } from './tapeScale.js';
 import type { FlagPlace, TapeScale } from './tapeScale.js';
 
 const BASE = 34;
@@ -97,7 +97,7 @@ export function TapeLane({ line, machine, scale, width }: Props) {
   const limit = line.limits[0];
   const unknown = { hours: machine.life, low: machine.life, high: machine.life };
   const place = line.state === 'noRecord' ? unknown : limit ? flagPlace(machine, limit) : null;
-  const from = usedFrom(line);
+  const from = line.baseline.life;
   const colour = STATE_COLOUR[line.state];
   const isBeyond = place !== null && scale.place(place.hours) > 1;
   return (

@@ -1,4 +1,4 @@
-import type { DueLineDto, LimitDto, MachineDetailDto } from '@yugator/contracts';
+import type { LimitDto, MachineDetailDto } from '@yugator/contracts';
 
 /** Steps from one tape to a wider one: hours ahead of now that it shows. */
 export const TAPE_SPANS = [20, 40, 80, 160, 320, 640] as const;
@@ -119,9 +119,4 @@ export function flagPlace(facts: Facts, limit: LimitDto): FlagPlace | null {
   // What is over is not ahead, though the meter may not have been read since.
   if (limit.overdue) return { hours: facts.life, low: facts.life, high: facts.life };
   return { hours, low: hoursOn(facts, on, 'low') ?? hours, high: hoursOn(facts, on, 'high') ?? hours };
-}
-
-/** Hours at which the present interval of an item began; null with no record. */
-export function usedFrom(line: DueLineDto): number | null {
-  return line.baseline.life;
 }
