@@ -10,6 +10,7 @@ export * from './meter/segment.js';
 export * from './meter/stale.js';
 export * from './season/season.js';
 export * from './season/usePlan.js';
+export * from './usage/backTest/seeded.js';
 export * from './usage/forecastUsage.js';
 export * from './usage/passed.js';
 export * from './usage/usageModel.js';

@@ -5,7 +5,6 @@ import {
   ArrayMaxSize,
   IsIn,
   IsInt,
-  IsNumber,
   IsOptional,
   IsString,
   Length,
@@ -17,6 +16,7 @@ import {
 import { MACHINE_CLASSES } from '../machine/machineClass.js';
 import type { MachineClass } from '../machine/machineClass.js';
 import { IsTriggers } from '../schedule/triggers.js';
+import { IsWindowDays, IsWindowHours } from '../schedule/window.js';
 import { Trimmed } from '../trimmed.js';
 
 /** A line of a book: an action on a component, and what makes it due. */
@@ -61,16 +61,10 @@ export class BookItemFieldsDto {
   @MaxLength(300, { message: 'Keep the note within 300 letters.' })
   note!: string;
 
-  @IsOptional()
-  @Max(500, { message: 'Give 500 h at most.' })
-  @Min(0, { message: 'A window cannot be less than 0.' })
-  @IsNumber({ maxDecimalPlaces: 1 }, { message: 'Give the hours as a number, such as 5.' })
+  @IsWindowHours()
   windowHours!: number | null;
 
-  @IsOptional()
-  @Max(180, { message: 'Give 180 days at most.' })
-  @Min(0, { message: 'A window cannot be less than 0.' })
-  @IsInt({ message: 'Give the days as a whole number, such as 14.' })
+  @IsWindowDays()
   windowDays!: number | null;
 }
 

@@ -20,6 +20,7 @@ import type { Trigger } from '@yugator/core';
 import { IsCivilDay } from '../civilDay.js';
 import { IsMeterHours } from '../meterHours.js';
 import { IsTriggers } from '../schedule/triggers.js';
+import { IsWindowDays, IsWindowHours } from '../schedule/window.js';
 import { ParticipationDto } from '../season/season.dto.js';
 import { Trimmed } from '../trimmed.js';
 import { ATTACHMENT_KINDS, MACHINE_STATUSES } from './machineClass.js';
@@ -107,16 +108,10 @@ export class OverrideFieldsDto {
   @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the duty factor as a number, such as 0.5.' })
   dutyFactor!: number | null;
 
-  @IsOptional()
-  @Max(500, { message: 'Give 500 h at most.' })
-  @Min(0, { message: 'A window cannot be less than 0.' })
-  @IsNumber({ maxDecimalPlaces: 1 }, { message: 'Give the hours as a number, such as 5.' })
+  @IsWindowHours()
   windowHours!: number | null;
 
-  @IsOptional()
-  @Max(180, { message: 'Give 180 days at most.' })
-  @Min(0, { message: 'A window cannot be less than 0.' })
-  @IsInt({ message: 'Give the days as a whole number, such as 14.' })
+  @IsWindowDays()
   windowDays!: number | null;
 
   @Trimmed()

@@ -1,4 +1,4 @@
-/** Numbers from 0 up to 1 that look random and are the same for the same seed (mulberry32). */
+/** Numbers from 0 up to 1 that look random and are the same for the same seed (mulberry32, public domain, from memory). */
 export function seeded(seed: number): () => number {
   let state = seed >>> 0;
   return () => {

@@ -1,0 +1,104 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import type { Role, SeasonsDto } from '@yugator/contracts';
+import { MemoryRouter } from 'react-router';
+import { NoticeProvider } from '../page/Notice.js';
+import { SessionContext } from '../session/useSession.js';
+import { SITE } from '../testing/fixtures.js';
+import { SeasonPage } from './SeasonPage.js';
+
+const MOWING: SeasonsDto = {
+  version: 3,
+  seasons: [
+    {
+      ...{ id: 's', name: 'Mowing', machines: ['M-07'] },
+      years: [{ year: 2027, firstDay: '2027-03-24', lastDay: '2027-10-24' }],
+    },
+  ],
+};
+
+let sent: unknown[];
+let refusal: string | null;
+beforeEach(() => {
+  sent = [];
+  refusal = null;
+  globalThis.fetch = ((_url: string, init: { method: string; body?: string }) => {
+    if (init.method === 'PUT') sent.push(JSON.parse(init.body ?? 'null'));
+    const isRefused = init.method === 'PUT' && refusal !== null;
+    return Promise.resolve({
+      ...{ ok: !isRefused, status: isRefused ? 409 : 200 },
+      headers: new Headers({ 'content-type': isRefused ? 'application/problem+json' : 'application/json' }),
+      json: () => Promise.resolve(isRefused ? { title: 'x', status: 409, detail: refusal } : MOWING),
+    });
+  }) as unknown as typeof fetch;
+});
+
+async function show(role: Role = 'crewLead') {
+  const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <NoticeProvider>
+        <MemoryRouter>
+          <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+            <SeasonPage />
+          </SessionContext.Provider>
+        </MemoryRouter>
+      </NoticeProvider>
+    </QueryClientProvider>,
+  );
+  await screen.findAllByText(/Mowing|Season/);
+  await screen.findByRole('region', { name: 'Mowing' });
+}
+
+const field = (label: string) => screen.getByLabelText<HTMLInputElement>(label);
+const click = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+
+describe('the seasons of the site', () => {
+  it('are copied to the next year and shifted by weeks, then saved as they were based', async () => {
+    await show();
+    click('Set days for 2028');
+    expect(field('First day of Mowing 2028').value).toBe('2028-03-24');
+    click('+1 week: Mowing 2028');
+    expect(field('Last day of Mowing 2028').value).toBe('2028-10-31');
+    click('Save the seasons');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toEqual({
+      version: 3,
+      seasons: [
+        {
+          ...{ id: 's', name: 'Mowing' },
+          years: [
+            { year: 2027, firstDay: '2027-03-24', lastDay: '2027-10-24' },
+            { year: 2028, firstDay: '2028-03-31', lastDay: '2028-10-31' },
+          ],
+        },
+      ],
+    });
+  });
+
+  it('say at their days what is wrong, as they are typed', async () => {
+    await show();
+    fireEvent.change(field('Last day of Mowing 2027'), { target: { value: '2027-03-01' } });
+    expect(screen.getByText('Ends before it begins.')).toBeDefined();
+  });
+
+  it('keep what was typed when the server refuses', async () => {
+    refusal = 'Somebody else changed this set of seasons meanwhile.';
+    await show();
+    fireEvent.change(field('Last day of Mowing 2027'), { target: { value: '2027-11-07' } });
+    click('Save the seasons');
+    expect(await screen.findByText(refusal)).toBeDefined();
+    expect(field('Last day of Mowing 2027').value).toBe('2027-11-07');
+  });
+
+  it('cannot be removed while machines take part', async () => {
+    await show();
+    expect(screen.queryByRole('button', { name: 'Remove the season' })).toBeNull();
+  });
+
+  it('are only read by a viewer', async () => {
+    await show('viewer');
+    expect(screen.getByText('2027: 24 Mar to 24 Oct')).toBeDefined();
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+});
