@@ -90,6 +90,41 @@ describe('the round', () => {
     expect(sent).toEqual([]);
   });
 
+  it('tells what is expected, and asks about more than is likely; another figure is another question', async () => {
+    answers = [{ status: 201, body: { kept: 1 } }];
+    show();
+    expect(await screen.findByText('about 404.0 now')).toBeDefined();
+    // At most 420 h are likely; 430 are possible in the three days since.
+    await type('A-1', '430');
+    keep();
+    expect(screen.getByRole('alert').textContent).toContain('1 reading cannot be kept yet');
+    fireEvent.click(screen.getByRole('button', { name: 'It is right: A-1' }));
+    expect(screen.getByText('+30.0 h, confirmed')).toBeDefined();
+    await type('A-1', '431');
+    expect(screen.getByText(/more than it runs in 99 of 100 such times/)).toBeDefined();
+    await type('A-1', '430');
+    expect(sent).toEqual([]);
+    keep();
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toEqual({ readings: [{ machineId: 'A-1', shown: 430, confirmed: true }] });
+  });
+
+  it('takes over pasted lines only once all can be read, into the round and no further', async () => {
+    show();
+    await figure('A-1');
+    fireEvent.click(screen.getByRole('button', { name: 'Paste readings' }));
+    const lines = await screen.findByLabelText('Lines');
+    fireEvent.change(lines, { target: { value: 'A-1; 405\nA-9; 5' } });
+    expect(screen.getByText('No machine of the fleet has the tag "A-9".')).toBeDefined();
+    fireEvent.click(screen.getByRole('button', { name: 'Take over 1 reading' }));
+    expect(screen.getByText('1 line cannot be read; correct or take them out.')).toBeDefined();
+    fireEvent.change(lines, { target: { value: 'A-1; 405\nA-2; 90' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Take over 2 readings' }));
+    await waitFor(async () => expect((await figure('A-2')).value).toBe('90'));
+    expect((await figure('A-1')).value).toBe('405');
+    expect(sent).toEqual([]);
+  });
+
   it('moves on with Enter and the arrows', async () => {
     show();
     (await figure('A-1')).focus();
