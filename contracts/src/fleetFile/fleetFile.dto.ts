@@ -17,7 +17,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { BookFieldsDto } from '../books/book.dto.js';
+import { BookFieldsDto, BookItemFieldsDto } from '../books/book.dto.js';
 import { IsCivilDay } from '../civilDay.js';
 import { MachineFactsDto } from '../machine/machine.dto.js';
 import { MACHINE_STATUSES } from '../machine/machineClass.js';
@@ -75,6 +75,21 @@ export class FileReadingDto {
   shown!: number;
 }
 
+/** An attachment; one with a meter of its own brings what that said. */
+export class FileAttachmentDto extends AttachmentDto {
+  @IsOptional()
+  @ValidateNested({ each: true })
+  @Type(() => FileSegmentDto)
+  @ArrayMaxSize(100, { message: 'Keep 100 meters at most.' })
+  segments?: FileSegmentDto[];
+
+  @IsOptional()
+  @ValidateNested({ each: true })
+  @Type(() => FileReadingDto)
+  @ArrayMaxSize(20_000, { message: 'Keep 20,000 readings at most.' })
+  readings?: FileReadingDto[];
+}
+
 export class FilePointDto {
   @IsString({ message: NAME })
   book!: string;
@@ -111,15 +126,22 @@ export class FileMachineDto extends MachineFactsDto {
   @ArrayMaxSize(10, { message: 'A machine follows 10 books at most.' })
   books!: string[];
 
+  /** what only this machine has */
+  @IsOptional()
+  @ValidateNested({ each: true })
+  @Type(() => BookItemFieldsDto)
+  @ArrayMaxSize(200, { message: 'Keep 200 items of its own at most.' })
+  items?: BookItemFieldsDto[];
+
   @ValidateNested({ each: true })
   @Type(() => FilePartDto)
   @ArrayMaxSize(20, { message: 'A machine takes part in 20 seasons at most.' })
   seasons!: FilePartDto[];
 
   @ValidateNested({ each: true })
-  @Type(() => AttachmentDto)
+  @Type(() => FileAttachmentDto)
   @ArrayMaxSize(4, { message: 'A machine has one attachment of each kind at most.' })
-  attachments!: AttachmentDto[];
+  attachments!: FileAttachmentDto[];
 
   @ValidateNested({ each: true })
   @Type(() => FileOverrideDto)

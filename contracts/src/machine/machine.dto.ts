@@ -12,6 +12,7 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
+import type { MeterName } from '@yugator/core';
 import { IsCivilDay } from '../civilDay.js';
 import { IsMeterHours } from '../meterHours.js';
 import { DueLineDto } from '../schedule/due.dto.js';
@@ -20,7 +21,7 @@ import { Trimmed } from '../trimmed.js';
 import { ParticipationDto } from '../season/season.dto.js';
 import { COOLINGS, FUELS, MACHINE_CLASSES } from './machineClass.js';
 import type { Cooling, Fuel, MachineClass, MachineStatus } from './machineClass.js';
-import { AttachmentDto, OverrideDto, StatusChangeDto } from './machineParts.dto.js';
+import { OverrideDto, ShownAttachmentDto, StatusChangeDto } from './machineParts.dto.js';
 import { BookItemDto } from '../books/book.dto.js';
 import { SpecCardDto } from './specCard.dto.js';
 
@@ -191,7 +192,7 @@ export class ExpectedHoursDto {
 export class MachineDetailDto extends MachineDto {
   /** path of its photo; null where there is none */
   photo!: string | null;
-  attachments!: AttachmentDto[];
+  attachments!: ShownAttachmentDto[];
   overrides!: OverrideDto[];
   /** what only this machine has, besides its books */
   ownItems!: BookItemDto[];
@@ -207,10 +208,13 @@ export class MachineDetailDto extends MachineDto {
 /** A reading as the machine's page lists it. */
 export class ReadingDto extends LifeReadingDto {
   id!: string;
+  meter!: MeterName;
   source!: string;
   /** name of who entered it */
   enteredBy!: string | null;
   voided!: VoidedDto | null;
+  /** path of the photo taken with it; null where there is none */
+  photo!: string | null;
 }
 
 /** That and why a fact no longer counts. */

@@ -2,7 +2,6 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
-  IsBase64,
   IsBoolean,
   IsIn,
   IsInt,
@@ -11,13 +10,14 @@ import {
   IsString,
   Length,
   Max,
-  MaxLength,
   Min,
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import type { Trigger } from '@yugator/core';
+import { METERS } from '@yugator/core';
+import type { MeterName, Trigger } from '@yugator/core';
 import { IsCivilDay } from '../civilDay.js';
+import { IsJpeg } from '../jpeg.js';
 import { IsMeterHours } from '../meterHours.js';
 import { IsTriggers } from '../schedule/triggers.js';
 import { IsWindowDays, IsWindowHours } from '../schedule/window.js';
@@ -26,7 +26,7 @@ import { Trimmed } from '../trimmed.js';
 import { ATTACHMENT_KINDS, MACHINE_STATUSES } from './machineClass.js';
 import type { AttachmentKind, MachineStatus } from './machineClass.js';
 
-/** An attachment whose hours are a share of the engine's. */
+/** An attachment whose hours are a share of the engine's, or what a meter of its own says. */
 export class AttachmentDto {
   @IsIn(ATTACHMENT_KINDS, { message: 'Choose loader, deck, blower or blade.' })
   kind!: AttachmentKind;
@@ -35,21 +35,29 @@ export class AttachmentDto {
   @Length(1, 60, { message: 'Name the attachment in 1 to 60 letters.' })
   name!: string;
 
+  /** null where it has a meter of its own */
+  @ValidateIf((attachment: AttachmentDto) => attachment.share !== null)
   @Max(1, { message: 'An attachment runs at most as long as the engine: give a share up to 1.' })
   @Min(0.01, { message: 'Give the share of the engine hours from 0.01, such as 0.2.' })
   @IsNumber(
     { maxDecimalPlaces: 3 },
     { message: 'Give the share of the engine hours as a number, such as 0.2.' },
   )
-  share!: number;
+  share!: number | null;
 
-  /** its own hours when the share began to count */
+  /** its own hours when the share began to count, or when its own meter was first read */
   @IsMeterHours()
   hoursAtStart!: number;
 
-  /** hours of the engine when the share began to count */
+  /** hours of the engine then */
   @IsMeterHours()
   engineAtStart!: number;
+}
+
+/** An attachment as its machine's page shows it. */
+export class ShownAttachmentDto extends AttachmentDto {
+  /** its hours now */
+  life!: number;
 }
 
 class VersionedDto {
@@ -143,13 +151,17 @@ export class ShareDto {
 export class UpdatePhotoDto {
   /** a JPEG in base64; null takes the photo away */
   @ValidateIf((fields: UpdatePhotoDto) => fields.jpeg !== null)
-  @MaxLength(4_000_000, { message: 'The photo is too large: send at most 3 MB.' })
-  @IsBase64({}, { message: 'Send the photo as a JPEG in base64.' })
+  @IsJpeg()
   jpeg!: string | null;
 }
 
 /** Says that the meter was replaced, or began again from nought. */
 export class ChangeMeterDto {
+  /** the engine's, where left out */
+  @IsOptional()
+  @IsIn(METERS, { message: 'Choose the engine or an attachment.' })
+  meter?: MeterName;
+
   @IsIn(['replaced', 'rolledOver'], { message: 'Say whether the meter was replaced or rolled over.' })
   kind!: 'replaced' | 'rolledOver';
 

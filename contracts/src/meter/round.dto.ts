@@ -1,13 +1,17 @@
+import { METERS } from '@yugator/core';
+import type { MeterName } from '@yugator/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
   IsBoolean,
+  IsIn,
   IsISO8601,
   IsOptional,
   IsString,
   ValidateNested,
 } from 'class-validator';
+import { IsJpeg } from '../jpeg.js';
 import { IsMeterHours } from '../meterHours.js';
 
 /** A meter reading and what it means. */
@@ -27,10 +31,14 @@ export class MeterSegmentDto {
   offset!: number;
 }
 
-/** A machine on the walk round the sheds. */
-export class RoundMachineDto {
-  id!: string;
+/** A meter on the walk round the sheds: that of an engine, or an attachment's own. */
+export class RoundMeterDto {
+  /** of this machine and meter, as long as both are there */
+  key!: string;
+  machineId!: string;
+  meter!: MeterName;
   tag!: string;
+  /** of the machine, or of the attachment */
   name!: string;
   shed!: string;
   segments!: MeterSegmentDto[];
@@ -48,12 +56,17 @@ export class RoundMachineDto {
 
 /** The whole fleet in walking order. */
 export class RoundDto {
-  machines!: RoundMachineDto[];
+  meters!: RoundMeterDto[];
 }
 
 export class RoundReadingDto {
   @IsString({ message: 'The machine is missing.' })
   machineId!: string;
+
+  /** the engine's, where left out */
+  @IsOptional()
+  @IsIn(METERS, { message: 'Choose the engine or an attachment.' })
+  meter?: MeterName;
 
   @IsMeterHours()
   shown!: number;
@@ -62,6 +75,11 @@ export class RoundReadingDto {
   @IsOptional()
   @IsBoolean({ message: 'Say whether the reading was confirmed.' })
   confirmed?: boolean;
+
+  /** what the meter showed, to look at again: a JPEG in base64 */
+  @IsOptional()
+  @IsJpeg()
+  photo?: string;
 }
 
 /** Readings taken on one walk. All are kept, or none. */

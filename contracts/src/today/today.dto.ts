@@ -1,4 +1,4 @@
-import type { DueState } from '@yugator/core';
+import type { DueState, MeterName } from '@yugator/core';
 import { MachineRefDto } from '../machine/machine.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 
@@ -19,6 +19,7 @@ export class TodayMachineDto extends MachineRefDto {
 
 /** A machine whose meter has not been read for too long. */
 export class StaleMeterDto extends MachineRefDto {
+  meter!: MeterName;
   days!: number;
   /** life hours at the last reading */
   life!: number;

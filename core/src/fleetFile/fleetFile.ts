@@ -1,5 +1,6 @@
 import { civilDate } from '../calendar/civilDate.js';
 import { instant } from '../calendar/instant.js';
+import type { AttachmentMeter } from '../meter/attachment.js';
 import { lifeHours } from '../meter/lifeHours.js';
 import type { MeterName, HoursGrid, Trigger } from '../schedule/trigger.js';
 import type { Action, ScheduleItem } from '../schedule/item.js';
@@ -37,7 +38,10 @@ export interface FileItem {
   readonly windowDays?: number | null;
 }
 
-/** A line of a book. */
+/** What `book` is for an item that only the machine has. */
+export const OWN_ITEMS = '';
+
+/** A line of a book, or an item of the machine's own. */
 export interface FileItemRef {
   readonly book: string;
   readonly item: string;
@@ -58,6 +62,16 @@ export interface FileOverride extends FileItemRef {
   readonly reason: string;
 }
 
+export interface FileSegment {
+  readonly startsAt: string;
+  readonly offset: number;
+}
+
+export interface FileReading {
+  readonly at: string;
+  readonly shown: number;
+}
+
 export interface FileMachine {
   readonly tag: string;
   readonly inServiceOn: string;
@@ -66,16 +80,21 @@ export interface FileMachine {
   readonly status: string;
   readonly statusSince?: string | null;
   readonly books: readonly string[];
+  /** what only this machine has */
+  readonly items?: readonly FileItem[];
   readonly seasons: readonly { readonly season: string; readonly hoursPerWeek: number }[];
   readonly attachments: readonly {
     readonly kind: Exclude<MeterName, 'engine'>;
-    readonly share: number;
+    /** of the engine's hours; null where it has a meter of its own, whose segments and readings follow */
+    readonly share: number | null;
     readonly hoursAtStart: number;
     readonly engineAtStart: number;
+    readonly segments?: readonly FileSegment[];
+    readonly readings?: readonly FileReading[];
   }[];
   readonly overrides: readonly FileOverride[];
-  readonly segments: readonly { readonly startsAt: string; readonly offset: number }[];
-  readonly readings: readonly { readonly at: string; readonly shown: number }[];
+  readonly segments: readonly FileSegment[];
+  readonly readings: readonly FileReading[];
   readonly done: readonly FilePoint[];
   readonly declared: readonly FilePoint[];
 }
@@ -93,7 +112,7 @@ function withIds(triggers: readonly Trigger[], book: string): Trigger[] {
   );
 }
 
-function itemsOf(book: FileBook): ScheduleItem[] {
+function itemsOf(book: Pick<FileBook, 'name' | 'items'>): ScheduleItem[] {
   return book.items.map((item) => ({
     id: fileItemId({ book: book.name, item: item.name }),
     ...{ name: item.name, action: item.action, component: item.component, dutyFactor: 1 },
@@ -116,6 +135,28 @@ function historyOf({ done, declared }: FileMachine): Map<string, ItemHistory> {
   return history;
 }
 
+/** A meter; one without segments shows its life hours from the day the machine entered service. */
+function meterOf(
+  { segments = [], readings = [] }: { segments?: readonly FileSegment[]; readings?: readonly FileReading[] },
+  inServiceOn: string,
+): Pick<MachineFacts, 'segments' | 'readings'> {
+  const first = { startsAt: `${inServiceOn}T00:00:00Z`, offset: 0 };
+  return {
+    segments: (segments.length ? segments : [first]).map(({ startsAt, offset }) => ({
+      startsAt: instant(startsAt),
+      offset,
+    })),
+    readings: readings.map(({ at, shown }) => ({ at: instant(at), shown })),
+  };
+}
+
+function hoursOf(attachment: FileMachine['attachments'][number], inServiceOn: string): AttachmentMeter {
+  const { share, hoursAtStart, engineAtStart } = attachment;
+  return share === null
+    ? { kind: 'own', ...meterOf(attachment, inServiceOn) }
+    : { kind: 'share', share, hoursAtStart, engineAtStart };
+}
+
 /** What is shared by the machines of a file. */
 export function siteOfFile({ site, seasons }: FleetFile): SiteSettings {
   return {
@@ -135,7 +176,8 @@ export function siteOfFile({ site, seasons }: FleetFile): SiteSettings {
 
 /** All that the schedule of one machine of a file follows from. Throws a RangeError for dates or hours that cannot be. */
 export function factsOfFile(machine: FileMachine, books: readonly FileBook[]): MachineFacts {
-  const items = machine.books.flatMap((name) => books.filter((book) => book.name === name)).flatMap(itemsOf);
+  const followed = machine.books.flatMap((name) => books.filter((book) => book.name === name));
+  const items = [...followed, { name: OWN_ITEMS, items: machine.items ?? [] }].flatMap(itemsOf);
   const overrides = machine.overrides.map(({ windowHours, windowDays, ...override }) => ({
     ...override,
     itemId: fileItemId(override),
@@ -151,18 +193,12 @@ export function factsOfFile(machine: FileMachine, books: readonly FileBook[]): M
     life: lifeHours(machine.inServiceHours),
     cameNew: machine.cameNew,
   };
-  const startsAt = instant(`${machine.inServiceOn}T00:00:00Z`);
-  const segments = machine.segments.map((segment) => ({
-    startsAt: instant(segment.startsAt),
-    offset: segment.offset,
-  }));
   return {
     entry,
-    segments: segments.length ? segments : [{ startsAt, offset: 0 }],
-    readings: machine.readings.map(({ at, shown }) => ({ at: instant(at), shown })),
-    attachments: machine.attachments.map(({ kind, share, hoursAtStart, engineAtStart }) => ({
-      meter: kind,
-      hours: { kind: 'share', share, hoursAtStart, engineAtStart },
+    ...meterOf(machine, machine.inServiceOn),
+    attachments: machine.attachments.map((attachment) => ({
+      meter: attachment.kind,
+      hours: hoursOf(attachment, machine.inServiceOn),
     })),
     participation: machine.seasons.map(({ season, hoursPerWeek }) => ({ seasonId: season, hoursPerWeek })),
     laidUpSince: machine.status === 'laidUp' && machine.statusSince ? civilDate(machine.statusSince) : null,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { addDays, civilDate } from '../calendar/civilDate.js';
+import type { Attachment } from '../meter/attachment.js';
 import { lifeHours } from '../meter/lifeHours.js';
 import type { ItemHistory } from './baseline.js';
 import { compareStates } from './dueState.js';
@@ -79,6 +80,24 @@ describe('an attachment', () => {
     expect(answer.deciding).toMatchObject({ at: 43, left: 5 });
     // 8 h in 40 days, 0.2 a day: 25 days on.
     expect(answer.expectedOn).toBe('2026-06-05');
+  });
+
+  it('says how many hours of the engine one of its own stands for', () => {
+    const shown = (at: string, hours: number) => ({ at: Date.parse(at) as never, shown: hours });
+    const own = {
+      ...{ kind: 'own' as const, segments: [{ startsAt: 0 as never, offset: 0 }] },
+      readings: [shown('2026-04-01T12:00:00Z', 30), shown('2026-05-11T12:00:00Z', 38)],
+    };
+    const per = (hours: Attachment['hours']) =>
+      scheduleOn('2026-05-11', {
+        attachments: [{ meter: 'loader', hours }],
+        readings: [['2026-04-01', 120] as const, ['2026-05-11', 160] as const],
+      }).meters.get('loader')?.engineHoursPerHour;
+    expect(per(share)).toBe(5);
+    // 8 h of its own in the 40 h from 120 to 160 of the engine.
+    expect(per(own)).toBe(5);
+    // Read once, it tells nothing yet: hour for hour.
+    expect(per({ ...own, readings: own.readings.slice(0, 1) })).toBe(1);
   });
 
   it('that is not there is counted by the engine, rather too early than too late', () => {

@@ -15,8 +15,8 @@ import { dueAnswers } from './dueAnswers.js';
 import type { ScheduleItem } from './item.js';
 import { isLaidUpOn, layUpsOf } from './layUps.js';
 import { meterStandings } from './meterStandings.js';
+import type { Meters } from './meterStandings.js';
 import type { ScheduleContext } from './scheduleContext.js';
-import type { MeterStanding } from './standing.js';
 import type { MeterName } from './trigger.js';
 import { lifeAtDay } from '../usage/passed.js';
 
@@ -45,7 +45,7 @@ export interface MachineSchedule {
   readonly points: readonly UsagePoint[];
   readonly plan: UsePlan;
   readonly usage: UsageModel;
-  readonly meters: ReadonlyMap<MeterName, MeterStanding>;
+  readonly meters: Meters;
   readonly working: WorkingState;
   readonly isLaidUp: boolean;
   readonly hoursLast12Months: number;
@@ -79,7 +79,13 @@ export function machineSchedule(facts: MachineFacts, context: ScheduleContext): 
   const plan = context.planOf(facts.participation);
   const usage = forecastUsage(points, plan, day);
   const layUps = layUpsOf(plan, facts.laidUpSince === null ? null : dayNumber(facts.laidUpSince));
-  const meters = meterStandings(facts.attachments, { life, usage }, context, plan);
+  const { segments } = facts;
+  const meters = meterStandings(
+    facts.attachments,
+    { life, segments, readings, points, usage },
+    context,
+    plan,
+  );
   const hoursLast12Months = Math.max(0, life - lifeAtDay(points, day - DAYS_OF_12_MONTHS));
   const isLaidUp = isLaidUpOn(layUps, day);
   const standing = {

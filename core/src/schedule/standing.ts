@@ -1,3 +1,5 @@
+import type { LifeReading } from '../meter/reading.js';
+import type { MeterSegment } from '../meter/segment.js';
 import type { Span } from '../season/season.js';
 import type { UsePlan } from '../season/usePlan.js';
 import type { UsageModel } from '../usage/usageModel.js';
@@ -8,7 +10,13 @@ import type { HoursGrid, MeterName } from './trigger.js';
 export interface MeterStanding {
   /** life hours at its last reading */
   readonly life: number;
+  /** what it was made of, over time; empty for a share of another meter */
+  readonly segments: readonly MeterSegment[];
+  /** in order of time; empty for a share of another meter */
+  readonly readings: readonly LifeReading[];
   readonly usage: UsageModel;
+  /** hours of the engine for one of its own: 5 for a loader that runs a fifth of the time */
+  readonly engineHoursPerHour: number;
   /** life hours it had when the engine had those of `point` */
   lifeAt(point: ServicePoint): number;
 }

@@ -5,8 +5,9 @@ import { people } from './migrations/0001-people.js';
 import { fleet } from './migrations/0002-fleet.js';
 import { jobsAndShelf } from './migrations/0003-jobs-and-shelf.js';
 import { schedule } from './migrations/0004-schedule.js';
+import { meters } from './migrations/0005-meters.js';
 
-const MIGRATIONS: readonly Migration[] = [people, fleet, jobsAndShelf, schedule];
+const MIGRATIONS: readonly Migration[] = [people, fleet, jobsAndShelf, schedule, meters];
 
 async function runAll(sequelize: Sequelize, statements: readonly string[]): Promise<void> {
   for (const statement of statements) await sequelize.query(statement);

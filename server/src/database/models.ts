@@ -8,7 +8,7 @@ import {
   MachineSeason,
   StatusChange,
 } from '../machine/machine.model.js';
-import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
+import { MeterSegmentRow, ReadingPhoto, ReadingRow } from '../meter/meter.model.js';
 import { Person } from '../people/person.model.js';
 import { Declaration } from '../schedule/declaration.model.js';
 import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
@@ -37,6 +37,7 @@ export const MODELS = [
   MeterSegmentRow,
   Movement,
   Person,
+  ReadingPhoto,
   ReadingRow,
   SeasonRow,
   SeasonYearRow,

@@ -57,7 +57,7 @@ describe.each(['2026-11-23T12:00:00Z', '2027-05-13T12:00:00Z', '2028-02-29T00:30
         expect(schedule.lastReading?.at).toBeLessThan(now);
       }
       expect(await ReadingRow.count({ where: { voidReason: 'A digit too many' } })).toBe(1);
-      expect(await MeterSegmentRow.count()).toBe((await Machine.count()) + 1);
+      expect(await MeterSegmentRow.count()).toBe((await Machine.count()) + 2);
       expect(await Job.count()).toBeGreaterThan(500);
     });
 

@@ -16,6 +16,10 @@ export const SEASON_DAYS = {
 /** A loader works a fifth of the time that its tractor runs. */
 export const LOADER_SHARE = 0.2;
 
+/** The tractor whose snow blower has a meter of its own, and how much of its winter work that does. */
+export const BLOWER_TAG = 'T-03';
+export const BLOWER_SHARE_IN_WINTER = 0.4;
+
 /** Hours a week in the mowing season, in leaf fall and in winter. */
 export interface Pattern {
   readonly mowing: number;

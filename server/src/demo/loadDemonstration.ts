@@ -14,9 +14,9 @@ import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
 import { hashPassword } from '../session/password.js';
 import { Site, SITE_DEFAULTS } from '../site/site.model.js';
 import { DemoJobs } from './demoJobs.js';
-import { CURRENCY, MACHINES, SEASON_DAYS, SEASON_KEYS, TIME_ZONE } from './larkmere.js';
+import { BLOWER_TAG, CURRENCY, MACHINES, SEASON_DAYS, SEASON_KEYS, TIME_ZONE } from './larkmere.js';
 import type { DemoMachine } from './larkmere.js';
-import { attachmentsOf, machineHistory, participationOf } from './machineHistory.js';
+import { attachmentsOf, blowerReadings, machineHistory, participationOf } from './machineHistory.js';
 import type { DemoHistory } from './machineHistory.js';
 import { random } from './random.js';
 import { specCardOf } from './specCards.js';
@@ -114,6 +114,7 @@ async function loadMachine(
         : {}),
     })),
   );
+  if (tag === BLOWER_TAG) await loadBlower(id, history, crew);
   await Declaration.bulkCreate(
     history.declared.map(({ itemId, on, life }) => ({
       ...{ id: uuid(), machineId: id, itemId, doneOn: on, life, note: 'From the shed calendar' },
@@ -121,6 +122,24 @@ async function loadMachine(
     })),
   );
   return id;
+}
+
+async function loadBlower(machineId: string, { readings }: DemoHistory, crew: Crew): Promise<void> {
+  const own = blowerReadings(readings);
+  const [first] = own;
+  if (!first) return;
+  const meter = { machineId, meter: 'blower' };
+  await AttachmentRow.create({
+    ...{ machineId, kind: 'blower', name: 'Snow blower', share: null, hoursAtStart: 0, engineAtStart: 0 },
+  });
+  await MeterSegmentRow.create({
+    ...{ ...meter, id: uuid(), startsAt: new Date(first.at), hoursOffset: 0, kind: 'first', reason: '' },
+  });
+  await ReadingRow.bulkCreate(
+    own.map(({ at, shown }) => ({
+      ...{ ...meter, id: uuid(), readAt: new Date(at), shown, source: 'round', enteredById: crew.operator },
+    })),
+  );
 }
 
 /** The seasons by the keys that the story tells of them with. */

@@ -18,7 +18,7 @@ import type {
   ScheduleItem,
   ServicePoint,
 } from '@yugator/core';
-import { LOADER_SHARE, SEASON_DAYS, SEASON_KEYS, TIME_ZONE } from './larkmere.js';
+import { BLOWER_SHARE_IN_WINTER, LOADER_SHARE, SEASON_DAYS, SEASON_KEYS, TIME_ZONE } from './larkmere.js';
 import type { DemoMachine, Pattern } from './larkmere.js';
 import type { Random } from './random.js';
 
@@ -67,6 +67,8 @@ function hoursPerWeek(on: CivilDate, pattern: Pattern): number {
   if (day >= mowing.first && day <= mowing.last) return pattern.mowing;
   return day >= leaves.first && day <= leaves.last ? pattern.leaves : pattern.winter;
 }
+
+const WINTER_MONTHS: ReadonlySet<number> = new Set([12, 1, 2, 3]);
 
 /** The part of a machine in the seasons it works in. */
 export function participationOf(pattern: Pattern): Participation[] {
@@ -237,6 +239,21 @@ export function machineHistory(
   }
   if (machine.story === 'slip') readings.push(slipBefore(readings));
   return { entry, declared, readings, segments, jobs };
+}
+
+/** What the own meter of a snow blower said on the same rounds: it runs while the snow lies, and rests all summer. */
+export function blowerReadings(engine: readonly DemoReading[]): DemoReading[] {
+  let shown = 0;
+  let before: DemoReading | undefined;
+  const readings: DemoReading[] = [];
+  for (const reading of engine) {
+    const month = Number(new Date(reading.at).toISOString().slice(5, 7));
+    const ran = before ? reading.shown - before.shown : 0;
+    if (WINTER_MONTHS.has(month)) shown = roundHours(shown + BLOWER_SHARE_IN_WINTER * ran);
+    readings.push({ ...reading, shown });
+    before = reading;
+  }
+  return readings;
 }
 
 /** The last reading with its point forgotten, entered a minute before and voided since. */

@@ -1,9 +1,20 @@
 import { Injectable } from '@nestjs/common';
-import type { FileMachineDto, FilePointDto, FleetFileDto, SpecCardDto } from '@yugator/contracts';
-import type { Trigger } from '@yugator/core';
+import type {
+  BookItemDto,
+  BookItemFieldsDto,
+  FileAttachmentDto,
+  FileMachineDto,
+  FilePointDto,
+  FileSegmentDto,
+  FleetFileDto,
+  SpecCardDto,
+} from '@yugator/contracts';
+import { OWN_ITEMS } from '@yugator/core';
+import type { Attachment, MeterSegment, Trigger } from '@yugator/core';
 import { Book, Item } from '../books/book.model.js';
-import { storedTriggers, toBookDto } from '../books/toScheduleItem.js';
+import { linesOf, storedTriggers, toBookDto, toItemDtos } from '../books/toScheduleItem.js';
 import { jsonValue } from '../database/columns.js';
+import { grouped } from '../database/grouped.js';
 import { Job, JobItem } from '../job/job.model.js';
 import { ReadingRow } from '../meter/meter.model.js';
 import { Declaration } from '../schedule/declaration.model.js';
@@ -11,6 +22,7 @@ import { FleetFacts } from '../schedule/fleetFacts.js';
 import type { StoredMachine } from '../schedule/fleetFacts.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { Op } from 'sequelize';
 
 /** The name of every line of a book, and of its book. */
 interface LineName {
@@ -42,13 +54,15 @@ export class ExportFleet {
       this.facts.read(),
       this.seasons.all(),
     ]);
-    const lines: Lines = new Map(
-      books.flatMap((book) =>
-        (book.items ?? [])
-          .filter(({ dropped }) => !dropped)
-          .map(({ id, name }) => [id, { book: book.name, item: name }] as const),
-      ),
-    );
+    const own = await Item.findAll({
+      where: { machineId: { [Op.ne]: null }, dropped: false },
+      order: ['place'],
+    });
+    const lines: Lines = new Map([
+      ...books.flatMap((book) => linesOf(book).map((item) => named(item, book.name))),
+      ...own.map((item) => named(item, OWN_ITEMS)),
+    ]);
+    const ownOf = grouped(own, ({ machineId }) => machineId);
     const bookNames = new Map(books.map(({ id, name }) => [id, name]));
     const seasonNames = new Map(seasons.map(({ id, name }) => [id, name]));
     const history = await this.history(lines);
@@ -58,11 +72,12 @@ export class ExportFleet {
       seasons: seasons.map(({ name, years }) => ({ name, years: years.map((year) => ({ ...year })) })),
       books: books.map((book) => {
         const { name, machineClass, meter, items } = toBookDto(book, []);
-        return { name, machineClass, meter, items: items.map(({ id: _id, ...line }) => line) };
+        return { name, machineClass, meter, items: items.map(withoutId) };
       }),
       machines: machines.map((stored) => ({
         ...this.machine(stored, lines, seasonNames),
         books: stored.bookIds.flatMap((id) => bookNames.get(id) ?? []),
+        items: toItemDtos(ownOf.get(stored.machine.id) ?? []).map(withoutId),
         readings: history.readings.get(stored.machine.id) ?? [],
         done: history.done.get(stored.machine.id) ?? [],
         declared: history.declared.get(stored.machine.id) ?? [],
@@ -74,7 +89,7 @@ export class ExportFleet {
     { machine, facts, attachments, overrides }: StoredMachine,
     lines: Lines,
     seasonNames: ReadonlyMap<string, string>,
-  ): Omit<FileMachineDto, 'books' | 'readings' | 'done' | 'declared'> {
+  ): Omit<FileMachineDto, 'books' | 'items' | 'readings' | 'done' | 'declared'> {
     const { tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders } = machine;
     const { enginePower, warrantyUntil, warrantyHours, shed, walkOrder, status, statusSince } = machine;
     const { inServiceOn, inServiceHours, cameNew } = machine;
@@ -98,6 +113,7 @@ export class ExportFleet {
       })),
       attachments: attachments.map(({ kind, name: called, share, hoursAtStart, engineAtStart }) => ({
         ...{ kind, name: called, share, hoursAtStart, engineAtStart },
+        ...ownMeter(facts.attachments.find(({ meter }) => meter === kind)),
       })),
       overrides: overrides.flatMap((row) => {
         const line = lines.get(row.itemId);
@@ -109,16 +125,13 @@ export class ExportFleet {
         const triggers = row.triggers === null ? null : storedTriggers(row.triggers).map(named);
         return line ? [{ ...line, isOmitted, dutyFactor, windowHours, windowDays, reason, triggers }] : [];
       }),
-      segments: facts.segments.map(({ startsAt, offset }) => ({
-        startsAt: new Date(startsAt).toISOString(),
-        offset,
-      })),
+      segments: facts.segments.map(toFileSegment),
     };
   }
 
   private async history(lines: Lines) {
     const [readings, jobs, declarations] = await Promise.all([
-      ReadingRow.findAll({ where: { voidedAt: null }, order: ['readAt', 'id'], raw: true }),
+      ReadingRow.findAll({ where: { voidedAt: null, meter: 'engine' }, order: ['readAt', 'id'], raw: true }),
       Job.findAll({
         where: { state: 'signedOff' },
         include: [JobItem],
@@ -136,6 +149,28 @@ export class ExportFleet {
       declared: byMachine(declarations, ({ itemId, doneOn, life }) => toPoint(lines, itemId, doneOn, life)),
     };
   }
+}
+
+function named({ id, name }: Item, book: string): [string, LineName] {
+  return [id, { book, item: name }];
+}
+
+function withoutId({ id: _id, ...line }: BookItemDto): BookItemFieldsDto {
+  return line;
+}
+
+function toFileSegment({ startsAt, offset }: MeterSegment): FileSegmentDto {
+  return { startsAt: new Date(startsAt).toISOString(), offset };
+}
+
+/** What the own meter of an attachment said, where it has one. */
+function ownMeter(attachment: Attachment | undefined): Pick<FileAttachmentDto, 'segments' | 'readings'> {
+  if (attachment?.hours.kind !== 'own') return {};
+  const { segments, readings } = attachment.hours;
+  return {
+    segments: segments.map(toFileSegment),
+    readings: readings.map(({ at, shown }) => ({ at: new Date(at).toISOString(), shown })),
+  };
 }
 
 function byMachine<Row extends { machineId: string }, T>(

@@ -1,5 +1,6 @@
-import type { FieldFaultDto, FileMachineDto, FleetFileDto } from '@yugator/contracts';
-import { instant, segmentAt, toLife } from '@yugator/core';
+import type { FieldFaultDto, FileAttachmentDto, FileMachineDto, FleetFileDto } from '@yugator/contracts';
+import { instant, OWN_ITEMS, segmentAt, toLife } from '@yugator/core';
+import { lineFaults } from '../books/lineFaults.js';
 import { specFaults } from '../machine/specFaults.js';
 import { fault } from '../problem/problem.js';
 
@@ -23,8 +24,11 @@ function repeated(
   );
 }
 
-/** Readings that run backwards in life hours. */
-function readingFaults({ readings, segments }: FileMachineDto, path: string): FieldFaultDto[] {
+/** Readings of a meter that run backwards in life hours. */
+function readingFaults(
+  { readings = [], segments = [] }: FileAttachmentDto | FileMachineDto,
+  path: string,
+): FieldFaultDto[] {
   const own = segments.length
     ? segments.map(({ startsAt, offset }) => ({ startsAt: instant(startsAt), offset }))
     : [{ startsAt: instant('1970-01-01T00:00:00Z'), offset: 0 }];
@@ -93,17 +97,24 @@ function machineFaults(machine: FileMachineDto, path: string, known: KnownNames)
       );
     }
   });
+  const own = new Set((machine.items ?? []).map(({ name }) => name));
+  faults.push(...lineFaults({ items: machine.items ?? [] }, path));
   for (const part of ['overrides', 'done', 'declared'] as const) {
     machine[part].forEach(({ book, item }, index) => {
-      if (!known.books.get(book)?.has(item)) {
-        faults.push(
-          fault(`${path}/${part}/${index}/item`, 'unknown', `The book "${book}" has no line "${item}".`),
-        );
-      }
+      const names = book === OWN_ITEMS ? own : known.books.get(book);
+      if (names?.has(item)) return;
+      const none =
+        book === OWN_ITEMS
+          ? `The machine has no item "${item}" of its own.`
+          : `The book "${book}" has no line "${item}".`;
+      faults.push(fault(`${path}/${part}/${index}/item`, 'unknown', none));
     });
   }
   const specs = machine.spec ? specFaults(machine.spec, `${path}/spec`) : [];
-  return [...faults, ...specs, ...readingFaults(machine, path)];
+  const attached = machine.attachments.flatMap((attachment, index) =>
+    readingFaults(attachment, `${path}/attachments/${index}`),
+  );
+  return [...faults, ...specs, ...readingFaults(machine, path), ...attached];
 }
 
 /** All that is wrong with a file besides what its fields say by themselves. */

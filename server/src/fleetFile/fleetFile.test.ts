@@ -65,6 +65,58 @@ describe('a fleet file', () => {
     expect(of('T-1x')).not.toEqual([]);
   });
 
+  it('brings what only one machine has, with its services', async () => {
+    const item = {
+      ...{ name: 'Beacon: look over', action: 'inspect' as const, component: 'beacon', minutes: 5 },
+      ...{ renews: [], reference: '', note: '', windowHours: null, windowDays: null },
+      triggers: [{ kind: 'everyCalendar' as const, count: 3, unit: 'month' as const }],
+    };
+    const [first] = (await exported()).machines;
+    if (!first) throw new Error('The fleet is too small.');
+    const declared = [{ book: '', item: item.name, on: '2027-04-01', life: 40 }];
+    const own = { ...first, tag: 'B-2', items: [item], declared };
+    const file = { ...(await exported()), machines: [own] };
+    const refused = await take({
+      ...file,
+      machines: [{ ...own, declared: [{ ...declared[0], item: 'Horn' }] }],
+    });
+    expect(refused.body.errors).toMatchObject([
+      { pointer: '#/file/machines/0/declared/0/item', detail: 'The machine has no item "Horn" of its own.' },
+    ]);
+    expect((await take(file)).status).toBe(201);
+    const again = (await exported()).machines.find(({ tag }) => tag === 'B-2');
+    expect(again).toMatchObject({ items: [item], declared });
+    expect(schemaFaults('fleet', { ...file, machines: [again] })).toEqual([]);
+    // 1 April and 3 months: 1 July.
+    const lines = dueOfFleet(file as FleetFileDto, civilDate('2027-05-13'));
+    expect(lines.find((line) => line.item === item.name)).toMatchObject({ dueOn: '2027-07-01' });
+  });
+
+  it("brings an attachment's own meter with what it said", async () => {
+    const file = await exported();
+    const [first] = file.machines;
+    if (!first) throw new Error('The fleet is too small.');
+    const attachment = {
+      ...{ kind: 'blower' as const, name: 'Blower', share: null, hoursAtStart: 5, engineAtStart: 20 },
+      segments: [{ startsAt: '2027-01-01T00:00:00.000Z', offset: 2 }],
+      readings: [
+        { at: '2027-01-05T12:00:00.000Z', shown: 5 },
+        { at: '2027-03-05T12:00:00.000Z', shown: 31.5 },
+      ],
+    };
+    const other = { ...first, tag: 'B-1', attachments: [attachment] };
+    const backwards = { ...attachment, readings: [...attachment.readings].reverse() };
+    backwards.readings[0] = { at: '2027-04-05T12:00:00.000Z', shown: 4 };
+    const refused = await take({ ...file, machines: [{ ...other, attachments: [backwards] }] });
+    expect(refused.body.errors).toMatchObject([
+      { pointer: '#/file/machines/0/attachments/0/readings/0/shown', code: 'backwards' },
+    ]);
+    expect((await take({ ...file, machines: [other] })).status).toBe(201);
+    const again = (await exported()).machines.find(({ tag }) => tag === 'B-1');
+    expect(again?.attachments).toEqual([attachment]);
+    expect(schemaFaults('fleet', { ...file, machines: [again] })).toEqual([]);
+  });
+
   it('with bad lines has every fault named, and nothing of it is taken in', async () => {
     const file = renamed(renamed(await exported()));
     const [first, second] = file.machines;

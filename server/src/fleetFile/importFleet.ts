@@ -1,10 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import type { FileMachineDto, FleetFileDto, ImportFleetDto, ImportResultDto } from '@yugator/contracts';
-import type { Trigger } from '@yugator/core';
+import { OWN_ITEMS } from '@yugator/core';
+import type { MeterName, Trigger } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../books/book.model.js';
 import { lineFaults } from '../books/lineFaults.js';
-import { writeNewBook } from '../books/writeBook.js';
+import { writeLines, writeNewBook } from '../books/writeBook.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Job, JobItem } from '../job/job.model.js';
 import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
@@ -25,6 +26,10 @@ interface Ids {
   readonly seasons: ReadonlyMap<string, string>;
   /** by book, then by line */
   readonly lines: ReadonlyMap<string, ReadonlyMap<string, string>>;
+}
+
+interface FileMeter extends Pick<FileMachineDto, 'segments' | 'readings'> {
+  readonly meter: MeterName;
 }
 
 /** Takes a fleet file in: all of it, or nothing, with every fault named. */
@@ -113,11 +118,16 @@ export class ImportFleet {
   }
 
   private async writeMachine(machine: FileMachineDto, ids: Ids, caller: Person, now: Date): Promise<void> {
-    const { books, seasons, attachments, overrides, segments, readings, done, declared, ...columns } =
+    const { books, items, seasons, attachments, overrides, segments, readings, done, declared, ...columns } =
       machine;
     const id = uuid();
-    const idOf = ({ book, item }: { book: string; item: string }) => ids.lines.get(book)?.get(item) ?? '';
     await Machine.create({ ...columns, id, serial: columns.serial ?? '', version: 1, factsRevision: 1 });
+    await writeLines({ machineId: id }, items ?? []);
+    const own = new Map(
+      (await Item.findAll({ where: { machineId: id } })).map((item) => [item.name, item.id]),
+    );
+    const idOf = ({ book, item }: { book: string; item: string }) =>
+      (book === OWN_ITEMS ? own : ids.lines.get(book))?.get(item) ?? '';
     await MachineBook.bulkCreate(books.map((name) => ({ machineId: id, bookId: ids.books.get(name) })));
     await MachineSeason.bulkCreate(
       seasons.map(({ season, hoursPerWeek }) => ({
@@ -126,7 +136,11 @@ export class ImportFleet {
         hoursPerWeek,
       })),
     );
-    await AttachmentRow.bulkCreate(attachments.map((attachment) => ({ ...attachment, machineId: id })));
+    await AttachmentRow.bulkCreate(
+      attachments.map(({ kind, name, share, hoursAtStart, engineAtStart }) => ({
+        ...{ machineId: id, kind, name, share, hoursAtStart, engineAtStart },
+      })),
+    );
     await ItemOverrideRow.bulkCreate(
       overrides.map(({ book, item, triggers, ...override }) => ({
         ...override,
@@ -134,25 +148,15 @@ export class ImportFleet {
         triggers: triggers?.map((trigger) => withId(trigger, book, idOf)) ?? null,
       })),
     );
-    const own = segments.length ? segments : [{ startsAt: `${machine.inServiceOn}T00:00:00Z`, offset: 0 }];
-    await MeterSegmentRow.bulkCreate(
-      own.map(({ startsAt, offset }, index) => ({
-        ...{ id: uuid(), machineId: id, startsAt: new Date(startsAt), hoursOffset: offset },
-        ...{ kind: index === 0 ? 'first' : 'replaced', reason: '' },
-      })),
-    );
-    await ReadingRow.bulkCreate(
-      readings.map(({ at, shown }) => ({
-        ...{
-          id: uuid(),
-          machineId: id,
-          readAt: new Date(at),
-          shown,
-          source: 'entry',
-          enteredById: caller.id,
-        },
-      })),
-    );
+    const meters = [
+      { meter: 'engine' as const, segments, readings },
+      ...attachments
+        .filter(({ share }) => share === null)
+        .map(({ kind, segments: own = [], readings: read = [] }) => ({
+          ...{ meter: kind, segments: own, readings: read },
+        })),
+    ];
+    for (const meter of meters) await writeMeter(id, meter, machine.inServiceOn, caller);
     await Declaration.bulkCreate(
       declared.map((point) => ({
         ...{ id: uuid(), machineId: id, itemId: idOf(point), doneOn: point.on, life: point.life },
@@ -194,6 +198,28 @@ export class ImportFleet {
       ),
     );
   }
+}
+
+/** Writes a meter with its readings; one without segments shows its life hours from the day of entry on. */
+async function writeMeter(
+  machineId: string,
+  { meter, segments, readings }: FileMeter,
+  inServiceOn: string,
+  caller: Person,
+): Promise<void> {
+  const own = segments.length ? segments : [{ startsAt: `${inServiceOn}T00:00:00Z`, offset: 0 }];
+  await MeterSegmentRow.bulkCreate(
+    own.map(({ startsAt, offset }, index) => ({
+      ...{ id: uuid(), machineId, meter, startsAt: new Date(startsAt), hoursOffset: offset },
+      ...{ kind: index === 0 ? 'first' : 'replaced', reason: '' },
+    })),
+  );
+  await ReadingRow.bulkCreate(
+    readings.map(({ at, shown }) => ({
+      ...{ id: uuid(), machineId, meter, readAt: new Date(at), shown },
+      ...{ source: 'entry', enteredById: caller.id },
+    })),
+  );
 }
 
 function withId(

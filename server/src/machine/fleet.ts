@@ -90,11 +90,20 @@ export class Fleet {
       await Machine.create({ ...NEW_MACHINE, ...columns, serial: columns.serial ?? '', id });
       await MachineBook.bulkCreate(bookIds.map((bookId) => ({ machineId: id, bookId })));
       await MeterSegmentRow.create({
-        ...{ id: uuid(), machineId: id, startsAt, hoursOffset: 0, kind: 'first', reason: '' },
+        ...{
+          id: uuid(),
+          machineId: id,
+          meter: 'engine',
+          startsAt,
+          hoursOffset: 0,
+          kind: 'first',
+          reason: '',
+        },
       });
       await ReadingRow.create({
         id: uuid(),
         machineId: id,
+        meter: 'engine',
         readAt: startsAt,
         shown: fields.inServiceHours,
         source: 'entry',

@@ -67,13 +67,13 @@ export class MachineSeason extends Model {
   @Column({ type: DataType.DECIMAL(6, 2), allowNull: false }) declare hoursPerWeek: number;
 }
 
-/** An attachment whose hours are a share of the engine's. */
+/** An attachment whose hours are a share of the engine's, or, with none, what its own meter says. */
 @Table({ tableName: 'attachments' })
 export class AttachmentRow extends Model {
   @ForeignKey(() => Machine) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
   @Column({ type: DataType.STRING, primaryKey: true }) declare kind: AttachmentKind;
   @Text declare name: string;
-  @Column({ type: DataType.DECIMAL(5, 3), allowNull: false }) declare share: number;
+  @Column(DataType.DECIMAL(5, 3)) declare share: number | null;
   @Hours declare hoursAtStart: number;
   @Hours declare engineAtStart: number;
 }

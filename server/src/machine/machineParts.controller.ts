@@ -53,8 +53,12 @@ export class MachinePartsController {
   @ApiOkResponse({ type: MachineDetailDto })
   @Allow('crewLead')
   @Put('attachments')
-  async attachments(@Param('id') id: string, @Body() body: UpdateAttachmentsDto): Promise<MachineDetailDto> {
-    await this.parts.updateAttachments(id, body);
+  async attachments(
+    @Param('id') id: string,
+    @Body() body: UpdateAttachmentsDto,
+    @Caller() caller: Person,
+  ): Promise<MachineDetailDto> {
+    await this.parts.updateAttachments(id, body, caller);
     return this.fleet.get(id);
   }
 

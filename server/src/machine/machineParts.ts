@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type {
+  AttachmentKind,
   ChangeStatusDto,
   FieldFaultDto,
   OverrideFieldsDto,
@@ -18,7 +19,9 @@ import { storedTriggers } from '../books/toScheduleItem.js';
 import { writeLines } from '../books/writeBook.js';
 import { jsonValue } from '../database/columns.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
+import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
 import { Person } from '../people/person.model.js';
+import { jpegBytes, jpegFaults } from '../photo/jpeg.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
@@ -104,7 +107,11 @@ export class MachineParts {
     });
   }
 
-  async updateAttachments(id: string, { version, attachments }: UpdateAttachmentsDto): Promise<void> {
+  async updateAttachments(
+    id: string,
+    { version, attachments }: UpdateAttachmentsDto,
+    caller: Person,
+  ): Promise<void> {
     const faults = repeated(
       attachments,
       ({ kind }) => kind,
@@ -115,6 +122,9 @@ export class MachineParts {
     await this.change(id, version, async () => {
       await AttachmentRow.destroy({ where: { machineId: id } });
       await AttachmentRow.bulkCreate(attachments.map((attachment) => ({ machineId: id, ...attachment })));
+      for (const { kind, share, hoursAtStart } of attachments) {
+        if (share === null) await this.beginMeter(id, kind, hoursAtStart, caller.id);
+      }
     });
   }
 
@@ -128,12 +138,11 @@ export class MachineParts {
 
   /** Keeps a photo of the machine, or takes it away. */
   async updatePhoto(id: string, { jpeg }: UpdatePhotoDto): Promise<void> {
-    const bytes = jpeg === null ? null : Buffer.from(jpeg, 'base64');
-    if (bytes && !bytes.subarray(0, JPEG_START.length).equals(JPEG_START)) {
-      throw fieldProblem(fault('/jpeg', 'notJpeg', 'This is no JPEG. Choose a photo.'));
-    }
+    const faults = jpeg === null ? [] : jpegFaults(jpeg, '/jpeg');
+    if (faults.length) throw fieldProblem(...faults);
     await this.change(id, null, async () => {
-      if (bytes) await MachinePhoto.upsert({ machineId: id, bytes, revision: uuid() });
+      if (jpeg !== null)
+        await MachinePhoto.upsert({ machineId: id, bytes: jpegBytes(jpeg), revision: uuid() });
       else await MachinePhoto.destroy({ where: { machineId: id } });
     });
   }
@@ -211,9 +220,10 @@ export class MachineParts {
           break;
         case 'attachments':
           await AttachmentRow.destroy({ where });
-          await AttachmentRow.bulkCreate(
-            each(await AttachmentRow.findAll(own)).map((row) => ({ ...row, ...FROM_NEW })),
-          );
+          for (const row of each(await AttachmentRow.findAll(own))) {
+            await AttachmentRow.create({ ...row, ...FROM_NEW });
+            if (row.share === null) await this.beginMeter(row.machineId, row.kind, 0, null);
+          }
           break;
         case 'overrides':
           await ItemOverrideRow.destroy({ where });
@@ -225,6 +235,24 @@ export class MachineParts {
     }
     await Machine.increment('version', { where: { id: targets } });
     await this.schedule.touched(targets);
+  }
+
+  /** Takes an attachment's own meter down as it is first read; one that was on the machine before goes on. */
+  private async beginMeter(
+    machineId: string,
+    meter: AttachmentKind,
+    shown: number,
+    enteredById: string | null,
+  ): Promise<void> {
+    if (await MeterSegmentRow.count({ where: { machineId, meter } })) return;
+    const { now } = await this.calendar.read();
+    const at = new Date(now);
+    await MeterSegmentRow.create({
+      ...{ id: uuid(), machineId, meter, startsAt: at, hoursOffset: 0, kind: 'first', reason: '' },
+    });
+    await ReadingRow.create({
+      ...{ id: uuid(), machineId, meter, readAt: at, shown, source: 'entry', enteredById },
+    });
   }
 
   private async change(
@@ -245,9 +273,6 @@ export class MachineParts {
     });
   }
 }
-
-/** Every JPEG begins so (ITU-T T.81, start of image). */
-const JPEG_START = Buffer.from([0xff, 0xd8, 0xff]);
 
 function overrideColumns(row: ItemOverrideRow) {
   const { itemId, isOmitted, dutyFactor, windowHours, windowDays, reason } = row;

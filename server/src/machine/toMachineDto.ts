@@ -79,6 +79,7 @@ export function toMachineDetail(
     photo,
     attachments: attachments.map(({ kind, name, share, hoursAtStart, engineAtStart }) => ({
       ...{ kind, name, share, hoursAtStart, engineAtStart },
+      life: schedule.meters.get(kind)?.life ?? 0,
     })),
     overrides: overrides.map((row) => toOverrideDto(row, names)),
     spec: { ...emptySpecCard(), ...spec },

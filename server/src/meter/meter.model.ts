@@ -9,6 +9,7 @@ import {
   Ref,
   Text,
 } from '../database/columns.js';
+import type { MeterName } from '@yugator/core';
 import { Machine } from '../machine/machine.model.js';
 
 /** A stretch of time with one meter: life = offset + shown. */
@@ -16,6 +17,7 @@ import { Machine } from '../machine/machine.model.js';
 export class MeterSegmentRow extends Model {
   @Id declare id: string;
   @ForeignKey(() => Machine) @Ref declare machineId: string;
+  @Column({ type: DataType.STRING, allowNull: false, defaultValue: 'engine' }) declare meter: MeterName;
   @Moment declare startsAt: Date;
   @Column({ type: DataType.DECIMAL(9, 2), allowNull: false }) declare hoursOffset: number;
   /** how it began */
@@ -29,6 +31,7 @@ export type ReadingSource = 'entry' | 'round' | 'job';
 export class ReadingRow extends Model {
   @Id declare id: string;
   @ForeignKey(() => Machine) @Ref declare machineId: string;
+  @Column({ type: DataType.STRING, allowNull: false, defaultValue: 'engine' }) declare meter: MeterName;
   @Moment declare readAt: Date;
   @Hours declare shown: number;
   @Text declare source: ReadingSource;
@@ -36,4 +39,13 @@ export class ReadingRow extends Model {
   @OptionalMoment declare voidedAt: Date | null;
   @OptionalRef declare voidedById: string | null;
   @OptionalText declare voidReason: string | null;
+}
+
+/** What a meter showed when it was read: a JPEG. */
+@Table({ tableName: 'reading_photos' })
+export class ReadingPhoto extends Model {
+  @ForeignKey(() => ReadingRow)
+  @Column({ type: DataType.CHAR(36), primaryKey: true })
+  declare readingId: string;
+  @Column({ type: DataType.BLOB('medium'), allowNull: false }) declare bytes: Buffer;
 }

@@ -16,6 +16,7 @@ import { fault, fieldProblem, notFound } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { MeterSegmentRow, ReadingRow } from './meter.model.js';
+import { meterOf } from './readMeters.js';
 import { Meters } from './meters.js';
 
 /** A meter that rolled over shows its largest figure and a tenth more as nought. */
@@ -42,8 +43,13 @@ export class MeterChanges {
       await this.meters.lock([machineId]);
       const scheduled = await this.schedule.readOne(machineId);
       if (!scheduled) throw notFound('machine');
-      const { readings } = scheduled.schedule;
-      const { segments } = scheduled.facts;
+      const meter = fields.meter ?? 'engine';
+      const standing = meterOf(scheduled, meter);
+      if (!standing) {
+        const none = `${scheduled.machine.tag} has no ${meter} with a meter of its own. Choose another.`;
+        throw fieldProblem(fault('/meter', 'unknown', none));
+      }
+      const { readings, segments } = standing;
       const last = readings.at(-1);
       if (last && last.at >= at) {
         throw fieldProblem(
@@ -69,10 +75,10 @@ export class MeterChanges {
           ? segmentAfterReplacement(before, at, fields.oldShown, fields.newShown)
           : segmentAfterRollOver(before, at, Math.round((fields.oldShown + ONE_STEP) * 10) / 10);
       await MeterSegmentRow.create({
-        ...{ id: uuid(), machineId, startsAt: new Date(segment.startsAt), hoursOffset: segment.offset },
-        ...{ kind: fields.kind, reason: fields.reason },
+        ...{ id: uuid(), machineId, meter, startsAt: new Date(segment.startsAt) },
+        ...{ hoursOffset: segment.offset, kind: fields.kind, reason: fields.reason },
       });
-      const reading = { machineId, source: 'entry', enteredById: caller.id };
+      const reading = { machineId, meter, source: 'entry', enteredById: caller.id };
       const endOfOld = (at - 1) as Instant;
       await ReadingRow.bulkCreate([
         ...(fields.kind === 'replaced'

@@ -1,4 +1,4 @@
-import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { ChangeMeterDto, EnterRoundDto, RoundDto, RoundResultDto, VoidDto } from '@yugator/contracts';
 import { Person } from '../people/person.model.js';
@@ -37,6 +37,15 @@ export class MetersController {
   @Post('readings/:id/void')
   void(@Param('id') id: string, @Body() body: VoidDto, @Caller() caller: Person): Promise<void> {
     return this.meters.void(id, body.reason, caller);
+  }
+
+  @ApiOperation({ summary: 'The photo taken with a reading' })
+  @ForEveryRole()
+  @Header('content-type', 'image/jpeg')
+  @Header('cache-control', 'private, max-age=31536000, immutable')
+  @Get('readings/:id/photo')
+  async photo(@Param('id') id: string): Promise<StreamableFile> {
+    return new StreamableFile(await this.meters.photo(id));
   }
 
   @ApiOperation({ summary: 'Say that a meter was replaced or rolled over' })

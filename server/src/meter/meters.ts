@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { EnterRoundDto, ReadingDto, RoundDto, RoundResultDto } from '@yugator/contracts';
 import { dateOfDayNumber, instant, judgeReading, lifeOf } from '@yugator/core';
-import type { Instant, Reading } from '@yugator/core';
+import type { Instant, MeterName, MeterStanding, Reading } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Machine } from '../machine/machine.model.js';
@@ -13,13 +13,17 @@ import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { faultWords, unusualWords } from './faultWords.js';
-import { ReadingRow } from './meter.model.js';
+import { jpegBytes, jpegFaults } from '../photo/jpeg.js';
+import { ReadingPhoto, ReadingRow } from './meter.model.js';
 import type { ReadingSource } from './meter.model.js';
-import { toRoundMachine } from './toRoundMachine.js';
+import { meterOf, readMeters } from './readMeters.js';
+import { toRoundMeter } from './toRoundMeter.js';
 
 /** A phone's clock may be this far ahead of the server's. */
 const CLOCK_TOLERANCE_MS = 5 * 60_000;
 const MS_PER_DAY = 86_400_000;
+
+const ENGINE: MeterName = 'engine';
 
 /** The hour meters of the fleet. */
 @Injectable()
@@ -37,8 +41,10 @@ export class Meters {
       (a, b) => a.machine.shed.localeCompare(b.machine.shed) || a.machine.walkOrder - b.machine.walkOrder,
     );
     return {
-      machines: machines.map((scheduled) =>
-        toRoundMachine(scheduled, today, site.timeZone, site.staleAfterDays),
+      meters: machines.flatMap((scheduled) =>
+        readMeters(scheduled).map((meter) =>
+          toRoundMeter(scheduled, meter, today, site.timeZone, site.staleAfterDays),
+        ),
       ),
     };
   }
@@ -58,20 +64,27 @@ export class Meters {
       const machines = new Map(
         (await this.fleet.readSome(ids)).map((scheduled) => [scheduled.machine.id, scheduled]),
       );
-      const faults = round.readings.flatMap(({ machineId, shown, confirmed }, index) =>
-        this.faultsOf({ at, shown }, machines.get(machineId), `/readings/${index}`, confirmed ?? false),
-      );
+      const faults = round.readings.flatMap((reading, index) => {
+        const { machineId, meter = ENGINE, shown, confirmed, photo } = reading;
+        const path = `/readings/${index}`;
+        return [
+          ...faultsOf({ at, shown }, machines.get(machineId), meter, path, confirmed ?? false),
+          ...(photo === undefined ? [] : jpegFaults(photo, `${path}/photo`)),
+        ];
+      });
       faults.push(...repeated(round));
       if (faults.length) throw fieldProblem(...faults);
-      for (const { machineId, shown } of round.readings)
-        await this.keep(machineId, { at, shown }, 'round', caller);
+      for (const { machineId, meter = ENGINE, shown, photo } of round.readings) {
+        const row = await this.keep(machineId, meter, { at, shown }, 'round', caller);
+        if (photo !== undefined) await ReadingPhoto.create({ readingId: row.id, bytes: jpegBytes(photo) });
+      }
       await this.fleet.touched(ids);
       return { kept: round.readings.length };
     });
   }
 
   /**
-   * Keeps one reading inside the running unit of work and returns its row.
+   * Keeps one reading of the engine's meter inside the running unit of work and returns its row.
    * `pointer` says which field of the request is at fault where it cannot be true.
    */
   async enter(
@@ -81,9 +94,9 @@ export class Meters {
     caller: Person,
     pointer: string,
   ): Promise<{ row: ReadingRow; life: number }> {
-    const faults = this.faultsOf(reading, scheduled, pointer, true);
+    const faults = faultsOf(reading, scheduled, ENGINE, pointer, true);
     if (faults.length) throw fieldProblem(...faults);
-    const row = await this.keep(scheduled.machine.id, reading, source, caller);
+    const row = await this.keep(scheduled.machine.id, ENGINE, reading, source, caller);
     await this.fleet.touched([scheduled.machine.id]);
     return { row, life: lifeOf(reading, scheduled.facts.segments) };
   }
@@ -115,12 +128,19 @@ export class Meters {
         ['id', 'DESC'],
       ],
     });
-    const names = await namesById();
+    const [names, photos] = await Promise.all([
+      namesById(),
+      ReadingPhoto.findAll({
+        where: { readingId: rows.map(({ id }) => id) },
+        attributes: ['readingId'],
+        raw: true,
+      }),
+    ]);
+    const withPhoto = new Set(photos.map(({ readingId }) => readingId));
     return rows.map((row) => ({
-      id: row.id,
-      at: row.readAt.toISOString(),
-      shown: row.shown,
-      life: lifeOf({ at: row.readAt.getTime() as Instant, shown: row.shown }, scheduled.facts.segments),
+      ...{ id: row.id, meter: row.meter, at: row.readAt.toISOString(), shown: row.shown },
+      life: lifeOfRow(row, scheduled),
+      photo: withPhoto.has(row.id) ? `/api/readings/${row.id}/photo` : null,
       source: row.source,
       enteredBy: names.get(row.enteredById ?? '') ?? null,
       voided: row.voidedAt
@@ -133,45 +153,21 @@ export class Meters {
     }));
   }
 
+  /** The photo taken with a reading. */
+  async photo(readingId: string): Promise<Buffer> {
+    const photo = await ReadingPhoto.findByPk(readingId);
+    if (!photo) throw notFound('photo');
+    return photo.bytes;
+  }
+
   /** Makes writers of the same machines wait for each other, in one order, so that each judges against the last reading. */
   async lock(machineIds: readonly string[]): Promise<void> {
     await Machine.findAll({ where: { id: [...machineIds] }, order: ['id'], attributes: ['id'], lock: true });
   }
 
-  private faultsOf(
-    reading: Reading,
-    scheduled: ScheduledMachine | undefined,
-    pointer: string,
-    isConfirmed: boolean,
-  ): FieldFaultDto[] {
-    if (!scheduled)
-      return [
-        fault(
-          `${pointer}/machineId`,
-          'unknown',
-          'This machine is no longer in the fleet. Take the line out.',
-        ),
-      ];
-    const { schedule, facts } = scheduled;
-    const onDay = dateOfDayNumber(Math.floor(reading.at / MS_PER_DAY));
-    const verdict = judgeReading(
-      reading,
-      schedule.readings,
-      facts.segments,
-      schedule.usage.mostLikelyLife(onDay),
-    );
-    switch (verdict.kind) {
-      case 'refused':
-        return [fault(`${pointer}/shown`, verdict.fault.code, faultWords(verdict.fault))];
-      case 'unusual':
-        return isConfirmed ? [] : [fault(`${pointer}/shown`, 'unusual', unusualWords(verdict.grown))];
-      case 'accepted':
-        return [];
-    }
-  }
-
   private keep(
     machineId: string,
+    meter: MeterName,
     { at, shown }: Reading,
     source: ReadingSource,
     caller: Person,
@@ -180,6 +176,7 @@ export class Meters {
     return ReadingRow.create({
       id: uuid(),
       machineId,
+      meter,
       readAt: new Date(at),
       shown,
       source,
@@ -188,11 +185,48 @@ export class Meters {
   }
 }
 
+/** What speaks against a reading. */
+function faultsOf(
+  reading: Reading,
+  scheduled: ScheduledMachine | undefined,
+  meter: MeterName,
+  pointer: string,
+  isConfirmed: boolean,
+): FieldFaultDto[] {
+  if (!scheduled) {
+    const gone = 'This machine is no longer in the fleet. Take the line out.';
+    return [fault(`${pointer}/machineId`, 'unknown', gone)];
+  }
+  const standing = meterOf(scheduled, meter);
+  if (!standing) {
+    const none = `${scheduled.machine.tag} has no ${meter} with a meter of its own. Take the line out.`;
+    return [fault(`${pointer}/meter`, 'unknown', none)];
+  }
+  const onDay = dateOfDayNumber(Math.floor(reading.at / MS_PER_DAY));
+  const { readings, segments, usage } = standing;
+  const verdict = judgeReading(reading, readings, segments, usage.mostLikelyLife(onDay));
+  switch (verdict.kind) {
+    case 'refused':
+      return [fault(`${pointer}/shown`, verdict.fault.code, faultWords(verdict.fault))];
+    case 'unusual':
+      return isConfirmed ? [] : [fault(`${pointer}/shown`, 'unusual', unusualWords(verdict.grown))];
+    case 'accepted':
+      return [];
+  }
+}
+
+/** The life hours of a reading; what it shows, where its attachment no longer has a meter. */
+function lifeOfRow({ meter, readAt, shown }: ReadingRow, scheduled: ScheduledMachine): number {
+  const standing: MeterStanding | undefined = meterOf(scheduled, meter);
+  return standing ? lifeOf({ at: readAt.getTime() as Instant, shown }, standing.segments) : shown;
+}
+
 function repeated(round: EnterRoundDto): FieldFaultDto[] {
   const seen = new Set<string>();
-  return round.readings.flatMap(({ machineId }, index) => {
-    if (!seen.has(machineId)) {
-      seen.add(machineId);
+  return round.readings.flatMap(({ machineId, meter = ENGINE }, index) => {
+    const key = `${machineId} ${meter}`;
+    if (!seen.has(key)) {
+      seen.add(key);
       return [];
     }
     return [

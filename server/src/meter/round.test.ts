@@ -15,7 +15,7 @@ const enter = (readings: unknown, more: object = {}) =>
 describe('a round', () => {
   it('lists the fleet in walking order with the last readings', async () => {
     const { body } = await yard.ask<RoundDto>('GET', '/api/round');
-    expect(body.machines.map(({ tag, readings }) => [tag, readings.at(-1)?.shown])).toEqual([
+    expect(body.meters.map(({ tag, readings }) => [tag, readings.at(-1)?.shown])).toEqual([
       ['T-1', 60],
       ['T-2', 30],
     ]);

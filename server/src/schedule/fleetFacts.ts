@@ -2,22 +2,21 @@ import { Injectable } from '@nestjs/common';
 import { civilDate, lifeHours, withOverrides } from '@yugator/core';
 import type {
   Attachment,
-  Instant,
+  AttachmentMeter,
   ItemHistory,
   ItemOverride,
   MachineFacts,
-  MeterSegment,
   Participation,
-  Reading,
   ScheduleItem,
   ServicePoint,
 } from '@yugator/core';
 import { Op } from 'sequelize';
+import { grouped } from '../database/grouped.js';
 import { Book, Item } from '../books/book.model.js';
 import { storedTriggers, toScheduleItem } from '../books/toScheduleItem.js';
 import { Job, JobItem } from '../job/job.model.js';
 import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
-import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
+import { StoredMeters } from '../meter/storedMeters.js';
 import { Declaration } from './declaration.model.js';
 import { ItemOverrideRow } from './itemOverride.model.js';
 
@@ -40,17 +39,6 @@ export interface StoredMachine {
   readonly info: ReadonlyMap<string, ItemInfo>;
 }
 
-/** Rows by the value of one of their columns. */
-function grouped<T, K>(rows: readonly T[], key: (row: T) => K): Map<K, T[]> {
-  const groups = new Map<K, T[]>();
-  for (const row of rows) {
-    const group = groups.get(key(row));
-    if (group) group.push(row);
-    else groups.set(key(row), [row]);
-  }
-  return groups;
-}
-
 interface ItemPoint extends ServicePoint {
   readonly itemId: string;
   readonly machineId: string;
@@ -71,9 +59,13 @@ function historyOf(
   return history;
 }
 
-function toAttachment(row: AttachmentRow): Attachment {
-  const { share, hoursAtStart, engineAtStart } = row;
-  return { meter: row.kind, hours: { kind: 'share', share, hoursAtStart, engineAtStart } };
+function toAttachment(row: AttachmentRow, meters: StoredMeters): Attachment {
+  const { machineId, kind, share, hoursAtStart, engineAtStart } = row;
+  const hours: AttachmentMeter =
+    share === null
+      ? { kind: 'own', ...meters.of(machineId, kind) }
+      : { kind: 'share', share, hoursAtStart, engineAtStart };
+  return { meter: kind, hours };
 }
 
 function toOverride(row: ItemOverrideRow): ItemOverride {
@@ -127,12 +119,11 @@ export class FleetFacts {
   async read(machineIds?: readonly string[]): Promise<StoredMachine[]> {
     const ids = machineIds && [...machineIds];
     const where = ids ? { machineId: ids } : {};
-    const [machines, books, segments, readings, completions, declarations, seasons, attachments, overrides] =
+    const [machines, books, meters, completions, declarations, seasons, attachments, overrides] =
       await Promise.all([
         Machine.findAll({ where: ids ? { id: ids } : {}, order: ['tag'] }),
         MachineBook.findAll({ where, raw: true }),
-        this.segments(where),
-        this.readings(where),
+        StoredMeters.read(where),
         this.completions(where),
         this.declarations(where),
         MachineSeason.findAll({ where, raw: true }),
@@ -156,9 +147,8 @@ export class FleetFacts {
           life: lifeHours(machine.inServiceHours),
           cameNew: machine.cameNew,
         },
-        segments: segments.get(id) ?? [],
-        readings: readings.get(id) ?? [],
-        attachments: parts.map(toAttachment),
+        ...meters.of(id, 'engine'),
+        attachments: parts.map((part) => toAttachment(part, meters)),
         participation: (seasonsOf.get(id) ?? [])
           .map(({ seasonId, hoursPerWeek }): Participation => ({ seasonId, hoursPerWeek }))
           .sort((a, b) => (a.seasonId < b.seasonId ? -1 : 1)),
@@ -178,34 +168,6 @@ export class FleetFacts {
       Book.findAll({ attributes: ['id', 'name'], raw: true }),
     ]);
     return new Lines(items, books);
-  }
-
-  private async segments(where: { machineId?: string[] }): Promise<Map<string, MeterSegment[]>> {
-    const rows = await MeterSegmentRow.findAll({ where, order: ['startsAt'], raw: true });
-    const segments = new Map<string, MeterSegment[]>();
-    for (const [id, own] of grouped(rows, (row) => row.machineId)) {
-      segments.set(
-        id,
-        own.map((row) => ({ startsAt: row.startsAt.getTime() as Instant, offset: row.hoursOffset })),
-      );
-    }
-    return segments;
-  }
-
-  private async readings(where: { machineId?: string[] }): Promise<Map<string, Reading[]>> {
-    const rows = await ReadingRow.findAll({
-      where: { ...where, voidedAt: null },
-      attributes: ['machineId', 'readAt', 'shown'],
-      raw: true,
-    });
-    const readings = new Map<string, Reading[]>();
-    for (const [id, own] of grouped(rows, (row) => row.machineId)) {
-      readings.set(
-        id,
-        own.map((row) => ({ at: row.readAt.getTime() as Instant, shown: row.shown })),
-      );
-    }
-    return readings;
   }
 
   private async completions(where: { machineId?: string[] }): Promise<Map<string, ItemPoint[]>> {

@@ -13,11 +13,6 @@ import { toFleetLines } from './toDueLine.js';
 const LAST_MILESTONE_HOURS = 500;
 const WEEKS_SHOWN = 52;
 
-/** Hours of the engine for an hour of each attachment. */
-function engineHoursPer({ attachments }: ScheduledMachine): (meter: MeterName) => number {
-  return (meter) => 1 / (attachments.find(({ kind }) => kind === meter)?.share ?? 1);
-}
-
 @ApiTags('schedule')
 @Controller('api')
 export class ScheduleController {
@@ -41,7 +36,7 @@ export class ScheduleController {
   async milestones(@Param('id') id: string): Promise<MilestoneDto[]> {
     const scheduled = await this.require(id);
     const { items } = scheduled.facts;
-    const per = engineHoursPer(scheduled);
+    const per = (meter: MeterName) => scheduled.schedule.meters.get(meter)?.engineHoursPerHour ?? 1;
     return milestoneHours(items, LAST_MILESTONE_HOURS, per).map((hours) => ({
       hours,
       lines: milestoneAt(hours, items, per).lines.map(({ item, reason }) => ({

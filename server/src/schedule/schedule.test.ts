@@ -163,7 +163,8 @@ describe('a machine', () => {
       attachments: [attachment],
       version: 4,
     });
-    expect(own.body.attachments).toEqual([attachment]);
+    // The engine stands at 60 h: 3 + 0.2 × (60 − 10) = 13.
+    expect(own.body.attachments).toEqual([{ ...attachment, life: 13 }]);
     await put(
       `/machines/${id}/share`,
       { parts: ['seasons', 'attachments', 'overrides', 'spec'], machineIds: [yard.crew.otherMachine] },

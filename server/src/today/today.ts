@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import type { TodayCountsDto, TodayDto, TodayMachineDto } from '@yugator/contracts';
 import { compareMachines, strongestState } from '@yugator/core';
-import { staleDaysOf } from '../meter/toRoundMachine.js';
+import { staleDaysOf } from '../meter/toRoundMeter.js';
+import { meterOf, meterWords, readMeters } from '../meter/readMeters.js';
 import { Job } from '../job/job.model.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
@@ -40,11 +41,14 @@ export class Today {
       more: Math.max(0, ordered.length - MACHINES_LISTED),
       counts: countsOf(machines),
       stale: machines
-        .flatMap((scheduled) => {
-          const days = staleDaysOf(scheduled, today, site.timeZone, site.staleAfterDays);
-          const { id, tag, name } = scheduled.machine;
-          return days === null ? [] : [{ id, tag, name, days, life: scheduled.schedule.life }];
-        })
+        .flatMap((scheduled) =>
+          readMeters(scheduled).flatMap((meter) => {
+            const days = staleDaysOf(scheduled, meter, today, site.timeZone, site.staleAfterDays);
+            const { id, tag } = scheduled.machine;
+            const life = meterOf(scheduled, meter)?.life ?? 0;
+            return days === null ? [] : [{ id, meter, tag, name: meterWords(scheduled, meter), days, life }];
+          }),
+        )
         .sort((a, b) => b.days - a.days),
       short,
     };

@@ -1,8 +1,9 @@
-import MenuItem from '@mui/material/MenuItem';
-import { ATTACHMENT_KINDS, AttachmentDto } from '@yugator/contracts';
-import type { MachineDetailDto, UpdateAttachmentsDto } from '@yugator/contracts';
 import Button from '@mui/material/Button';
-import { shareOf } from '@yugator/core';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { ATTACHMENT_KINDS, AttachmentDto } from '@yugator/contracts';
+import type { MachineDetailDto, ShownAttachmentDto, UpdateAttachmentsDto } from '@yugator/contracts';
+import { useState } from 'react';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
@@ -12,7 +13,9 @@ import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { hoursWords } from '../words/figures.js';
+import { useIsOneOf } from '../session/useSession.js';
 import { ATTACHMENT_WORDS } from './classWords.js';
+import { EnterHours } from './EnterHours.js';
 
 function useUpdate(machine: MachineDetailDto, done: string, onDone?: () => void) {
   const say = useNotice();
@@ -30,7 +33,12 @@ function AttachmentForm({ machine, onDone }: { machine: MachineDetailDto; onDone
   const form = useDtoForm<AttachmentDto>(AttachmentDto, {
     ...{ kind: 'loader' as const, name: '', share: 0.2, hoursAtStart: 0, engineAtStart: machine.life },
   });
+  const [way, setWay] = useState<Way>('share');
   const update = useUpdate(machine, 'attachment kept', onDone);
+  const choose = (next: Way) => {
+    setWay(next);
+    form.setValue('share', next === 'own' ? null : 0.2);
+  };
   return (
     <FormDialog
       title={`${machine.tag}: an attachment`}
@@ -38,8 +46,8 @@ function AttachmentForm({ machine, onDone }: { machine: MachineDetailDto; onDone
       submitWord="Keep"
       pending={update.isPending}
       onSubmit={form.handleSubmit((values) => {
-        const others = machine.attachments.filter(({ kind }) => kind !== values.kind);
-        update.mutate({ attachments: [...others, { ...values }], version: machine.version });
+        const attachments = [...without(machine, values.kind), { ...values }];
+        update.mutate({ attachments, version: machine.version });
       })}
       onLeave={onDone}
     >
@@ -51,22 +59,57 @@ function AttachmentForm({ machine, onDone }: { machine: MachineDetailDto; onDone
         ))}
       </Field>
       <Field form={form} name="name" label="Name" hint="Such as Front loader" />
-      <Field
-        form={form}
-        name="share"
-        label="Share of the engine hours"
-        figure
-        hint="0.2: it works a fifth of the time"
-      />
-      <Field form={form} name="hoursAtStart" label="Its own hours when that began" figure />
-      <Field form={form} name="engineAtStart" label="Engine hours when that began" figure />
+      <TextField
+        select
+        label="How its hours are known"
+        value={way}
+        onChange={(event) => choose(event.target.value as Way)}
+      >
+        <MenuItem value="share">A share of the engine hours</MenuItem>
+        <MenuItem value="own">A meter of its own</MenuItem>
+      </TextField>
+      {way === 'share' ? (
+        <>
+          <Field
+            form={form}
+            name="share"
+            label="Share of the engine hours"
+            figure
+            hint="0.2: it works a fifth of the time"
+          />
+          <Field form={form} name="hoursAtStart" label="Its own hours when that began" figure />
+          <Field form={form} name="engineAtStart" label="Engine hours when that began" figure />
+        </>
+      ) : (
+        <Field
+          form={form}
+          name="hoursAtStart"
+          label="Its meter shows"
+          figure
+          hint="From now on it stands in the round with the others"
+        />
+      )}
     </FormDialog>
   );
 }
 
-/** Attachments with hours of their own: a share of the engine's, on which their intervals count. */
+type Way = 'share' | 'own';
+
+/** The attachments but that of `kind`, as they are sent. */
+function without({ attachments }: MachineDetailDto, kind: AttachmentDto['kind']): AttachmentDto[] {
+  return attachments.filter((each) => each.kind !== kind).map(({ life: _now, ...attachment }) => attachment);
+}
+
+function wayWords({ share }: ShownAttachmentDto): string {
+  return share === null
+    ? 'read off a meter of its own'
+    : `counted as ${Math.round(share * 100)} % of the engine hours`;
+}
+
+/** Attachments with hours of their own, on which their intervals count. */
 export function Attachments({ machine, mayChange }: { machine: MachineDetailDto; mayChange: boolean }) {
   const drop = useUpdate(machine, 'attachment taken off');
+  const mayRead = useIsOneOf('crewLead', 'mechanic', 'operator');
   return (
     <section aria-label="Attachments" style={{ display: 'grid', gap: 8, justifyItems: 'start' }}>
       <h2>Attachments</h2>
@@ -74,21 +117,20 @@ export function Attachments({ machine, mayChange }: { machine: MachineDetailDto;
       {drop.error ? <Caution title="Not saved">{<p>{sentenceOf(drop.error)}</p>}</Caution> : null}
       {machine.attachments.map((attachment) => (
         <p key={attachment.kind}>
-          <b>{attachment.name}</b>: {hoursWords(shareOf({ ...attachment, kind: 'share' }, machine.life))} h,
-          counted as {Math.round(attachment.share * 100)} % of the engine hours{' '}
+          <b>{attachment.name}</b>: {hoursWords(attachment.life)} h, {wayWords(attachment)}{' '}
           {mayChange ? (
             <Button
               size="small"
               onClick={() =>
-                drop.mutate({
-                  attachments: machine.attachments.filter(({ kind }) => kind !== attachment.kind),
-                  version: machine.version,
-                })
+                drop.mutate({ attachments: without(machine, attachment.kind), version: machine.version })
               }
               aria-label={`Take off ${attachment.name}`}
             >
               Take off
             </Button>
+          ) : null}
+          {mayRead && attachment.share === null ? (
+            <EnterHours machineId={machine.id} meter={attachment.kind} size="small" />
           ) : null}
         </p>
       ))}

@@ -1,6 +1,6 @@
 import MenuItem from '@mui/material/MenuItem';
 import { ChangeMeterDto } from '@yugator/contracts';
-import type { MachineDto } from '@yugator/contracts';
+import type { MachineDetailDto } from '@yugator/contracts';
 import { ROLL_OVER_HOURS } from '@yugator/core';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
@@ -13,7 +13,7 @@ import { useSession } from '../session/useSession.js';
 /** The largest figure of a meter that begins again after it. */
 const LARGEST_SHOWN = ROLL_OVER_HOURS - 0.1;
 
-function ChangeForm({ machine, onDone }: { machine: MachineDto; onDone: () => void }) {
+function ChangeForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
   const { today } = useSession();
   const say = useNotice();
   const form = useDtoForm<ChangeMeterDto>(ChangeMeterDto, {
@@ -27,6 +27,7 @@ function ChangeForm({ machine, onDone }: { machine: MachineDto; onDone: () => vo
       onDone();
     },
   );
+  const own = machine.attachments.filter(({ share }) => share === null);
   const isReplaced = form.watch('kind') === 'replaced';
   return (
     <FormDialog
@@ -37,6 +38,16 @@ function ChangeForm({ machine, onDone }: { machine: MachineDto; onDone: () => vo
       onSubmit={form.handleSubmit((values) => change.mutate({ ...values }, { onError: form.refuse }))}
       onLeave={onDone}
     >
+      {own.length ? (
+        <Field form={form} name="meter" label="Which meter" select defaultValue="engine">
+          <MenuItem value="engine">The engine&apos;s</MenuItem>
+          {own.map(({ kind, name }) => (
+            <MenuItem key={kind} value={kind}>
+              {name}
+            </MenuItem>
+          ))}
+        </Field>
+      ) : null}
       <Field
         form={form}
         name="kind"
@@ -64,7 +75,7 @@ function ChangeForm({ machine, onDone }: { machine: MachineDto; onDone: () => vo
 }
 
 /** Says that the meter was replaced or rolled over: life hours go on. */
-export function ChangeMeter({ machine }: { machine: MachineDto }) {
+export function ChangeMeter({ machine }: { machine: MachineDetailDto }) {
   return (
     <DialogButton word="Meter replaced or rolled over" size="small">
       {(close) => <ChangeForm machine={machine} onDone={close} />}

@@ -1,6 +1,7 @@
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import type { EnterRoundDto, MachineDto, RoundMachineDto, RoundResultDto } from '@yugator/contracts';
+import type { EnterRoundDto, RoundMeterDto, RoundResultDto } from '@yugator/contracts';
+import type { MeterName } from '@yugator/core';
 import { useState } from 'react';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
@@ -9,14 +10,27 @@ import { FormDialog } from '../form/FormDialog.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
+import { ReadingPhoto } from '../photo/ReadingPhoto.js';
 import { judgeTyped } from '../round/judge.js';
 import { roundQueries } from '../round/roundQueries.js';
 import { useNow } from '../round/useNow.js';
 import { verdictWords } from '../round/verdictWords.js';
 import { hoursWords, parseFigure } from '../words/figures.js';
 
-function HoursForm({ machine, onDone }: { machine: RoundMachineDto; onDone: () => void }) {
+interface MeterRef {
+  readonly machineId: string;
+  readonly meter: MeterName;
+}
+
+interface Props extends Partial<MeterRef> {
+  readonly machineId: string;
+  readonly word?: string;
+  readonly size?: 'small';
+}
+
+function HoursForm({ meter, onDone }: { meter: RoundMeterDto; onDone: () => void }) {
   const [typed, setTyped] = useState('');
+  const [photo, setPhoto] = useState<string | null>(null);
   const [tried, setTried] = useState(false);
   const now = useNow();
   const say = useNotice();
@@ -24,27 +38,30 @@ function HoursForm({ machine, onDone }: { machine: RoundMachineDto; onDone: () =
     (body) => ({ method: 'POST', path: '/round', body }),
     ['readings'],
     () => {
-      say(`${machine.tag}: reading kept.`);
+      say(`${meter.tag}: reading kept.`);
       onDone();
     },
   );
-  const verdict = judgeTyped(typed, machine, now);
+  const verdict = judgeTyped(typed, meter, now);
   const isWrong =
     verdict.kind === 'refused' ||
     verdict.kind === 'unusual' ||
     verdict.kind === 'notAFigure' ||
     (tried && verdict.kind === 'empty');
-  const last = machine.readings.at(-1);
+  const last = meter.readings.at(-1);
   const submit = () => {
     setTried(true);
-    const reading = { machineId: machine.id, shown: parseFigure(typed) };
+    const reading = {
+      ...{ machineId: meter.machineId, meter: meter.meter, shown: parseFigure(typed) },
+      ...(photo === null ? {} : { photo }),
+    };
     if (verdict.kind === 'accepted') enter.mutate({ readings: [reading] });
     // Asked once more in so many words, the same figure is meant.
     if (verdict.kind === 'unusual' && tried) enter.mutate({ readings: [{ ...reading, confirmed: true }] });
   };
   return (
     <FormDialog
-      title={`${machine.tag} ${machine.name}: hours now`}
+      title={`${meter.tag} ${meter.name}: hours now`}
       problem={enter.error ? sentenceOf(enter.error) : null}
       submitWord={verdict.kind === 'unusual' && tried ? 'It is right, keep it' : 'Keep'}
       pending={enter.isPending}
@@ -68,22 +85,23 @@ function HoursForm({ machine, onDone }: { machine: RoundMachineDto; onDone: () =
           htmlInput: { inputMode: 'decimal', autoComplete: 'off', className: 'fig', style: { fontSize: 26 } },
         }}
       />
+      <ReadingPhoto of={meter.tag} jpeg={photo} onChange={setPhoto} />
     </FormDialog>
   );
 }
 
-function HoursOf({ machineId, onDone }: { machineId: string; onDone: () => void }) {
+function HoursOf({ machineId, meter, onDone }: MeterRef & { onDone: () => void }) {
   const { data, error, refetch } = useQuery(roundQueries.round());
-  const own = data?.machines.find(({ id }) => id === machineId);
-  if (own) return <HoursForm machine={own} onDone={onDone} />;
+  const own = data?.meters.find((one) => one.machineId === machineId && one.meter === meter);
+  if (own) return <HoursForm meter={own} onDone={onDone} />;
   return error ? <Failed error={error} again={refetch} /> : <Loading rows={2} />;
 }
 
 /** Enters one meter's reading from the machine's page. */
-export function EnterHours({ machine }: { machine: MachineDto }) {
+export function EnterHours({ machineId, meter = 'engine', word = 'Enter hours', size }: Props) {
   return (
-    <DialogButton word="Enter hours">
-      {(close) => <HoursOf machineId={machine.id} onDone={close} />}
+    <DialogButton word={word} {...(size ? { size } : {})}>
+      {(close) => <HoursOf machineId={machineId} meter={meter} onDone={close} />}
     </DialogButton>
   );
 }

@@ -104,7 +104,7 @@ export function MachinePage() {
         under={about.filter(Boolean).join(' · ')}
       >
         {mayWork ? <StatusChange machine={machine} /> : null}
-        {mayRead ? <EnterHours machine={machine} /> : null}
+        {mayRead ? <EnterHours machineId={machine.id} /> : null}
       </PageHead>
       <Figures machine={machine} />
       <nav className={styles.tabs} aria-label={`Pages of ${machine.tag}`}>

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import type { MachineDto, ReadingDto } from '@yugator/contracts';
+import type { MachineDetailDto, ReadingDto } from '@yugator/contracts';
 import { useState } from 'react';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
@@ -9,6 +9,7 @@ import { VoidDialog } from '../page/VoidDialog.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
 import { hoursWords } from '../words/figures.js';
+import { ATTACHMENT_WORDS } from './classWords.js';
 import { ChangeMeter } from './ChangeMeter.js';
 import { fleetQueries } from './fleetQueries.js';
 
@@ -32,8 +33,18 @@ function Row({ reading, mayVoid }: { reading: ReadingDto; mayVoid: boolean }) {
         {hoursWords(reading.life)}
       </td>
       <td>
+        {reading.meter === 'engine' ? '' : `${ATTACHMENT_WORDS[reading.meter]}'s meter, `}
         {SOURCE_WORDS[reading.source] ?? reading.source}
         {reading.enteredBy ? `, ${reading.enteredBy}` : ''}
+        {reading.photo ? (
+          <>
+            {' '}
+            <a href={reading.photo} target="_blank" rel="noreferrer">
+              Photo
+              <span className="visually-hidden"> of {hoursWords(reading.shown)} h, opens in a new tab</span>
+            </a>
+          </>
+        ) : null}
       </td>
       <td className={table.kept}>
         {voided ? `Void: ${voided.reason} (${voided.by})` : null}
@@ -51,7 +62,7 @@ function Row({ reading, mayVoid }: { reading: ReadingDto; mayVoid: boolean }) {
 }
 
 /** All readings of a machine, void ones too. */
-export function Readings({ machine }: { machine: MachineDto }) {
+export function Readings({ machine }: { machine: MachineDetailDto }) {
   const { data, error, refetch } = useQuery(fleetQueries.readings(machine.id));
   const mayVoid = useIsOneOf('crewLead', 'mechanic');
   const [shown, setShown] = useState(STEP);

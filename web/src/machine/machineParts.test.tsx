@@ -7,6 +7,7 @@ import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
 import { SITE } from '../testing/fixtures.js';
 import { machineDetail } from '../testing/machines.js';
+import { Attachments } from './Attachments.js';
 import { OwnItems } from './OwnItems.js';
 import { Overrides } from './Overrides.js';
 import { Participation } from './Participation.js';
@@ -204,5 +205,41 @@ describe('the spec card', () => {
     show(<SpecCard machine={machineDetail({ spec })} />, 'viewer');
     expect(screen.getByText('0.76 mm')).toBeDefined();
     expect(screen.queryByRole('button')).toBeNull();
+  });
+});
+
+describe('an attachment', () => {
+  const attachment = { kind: 'loader' as const, name: 'Loader', hoursAtStart: 0, engineAtStart: 100 };
+
+  it('with a meter of its own is sent without a share, beside the ones that are there', async () => {
+    const shared = { ...attachment, share: 0.2, life: 12 };
+    show(<Attachments machine={machineDetail({ attachments: [shared] })} mayChange />);
+    expect(screen.getByText(/12.0 h, counted as 20 % of the engine hours/)).toBeDefined();
+    click('Add an attachment');
+    await screen.findByRole('dialog');
+    fireEvent.mouseDown(screen.getByLabelText('What it is'));
+    fireEvent.click(screen.getByRole('option', { name: 'Blower' }));
+    type(/^Name/, 'Snow blower');
+    fireEvent.mouseDown(screen.getByLabelText('How its hours are known'));
+    fireEvent.click(screen.getByRole('option', { name: 'A meter of its own' }));
+    expect(screen.queryByLabelText(/^Share/)).toBeNull();
+    type('Its meter shows', '41,5');
+    click('Keep');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({
+      attachments: [
+        { ...attachment, share: 0.2 },
+        { kind: 'blower', name: 'Snow blower', share: null, hoursAtStart: 41.5 },
+      ],
+    });
+    expect(JSON.stringify(sent[0]?.body)).not.toContain('life');
+  });
+
+  it('with a meter of its own can be read, also by whoever may not change it', () => {
+    const own = { ...attachment, share: null, life: 88 };
+    show(<Attachments machine={machineDetail({ attachments: [own] })} mayChange={false} />, 'operator');
+    expect(screen.getByText(/88.0 h, read off a meter of its own/)).toBeDefined();
+    expect(screen.getByRole('button', { name: 'Enter hours' })).toBeDefined();
+    expect(screen.queryByRole('button', { name: 'Take off Loader' })).toBeNull();
   });
 });

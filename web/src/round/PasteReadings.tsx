@@ -1,5 +1,5 @@
 import TextField from '@mui/material/TextField';
-import type { RoundMachineDto } from '@yugator/contracts';
+import type { RoundMeterDto } from '@yugator/contracts';
 import { useState } from 'react';
 import { DialogButton } from '../form/DialogButton.js';
 import { FormDialog } from '../form/FormDialog.js';
@@ -12,28 +12,22 @@ import { useNow } from './useNow.js';
 import { verdictWords } from './verdictWords.js';
 
 interface Props {
-  readonly machines: readonly RoundMachineDto[];
-  readonly onType: (id: string, typed: string) => void;
+  readonly meters: readonly RoundMeterDto[];
+  readonly onType: (key: string, typed: string) => void;
 }
 
 /** What will happen to a line. */
 function lineWords(
   line: PastedLine,
-  machines: readonly RoundMachineDto[],
+  meters: readonly RoundMeterDto[],
   now: ReturnType<typeof useNow>,
 ): string {
   if ('fault' in line) return line.fault;
-  const machine = machines.find(({ id }) => id === line.machineId);
-  return machine ? `${verdictWords(judgeTyped(line.typed, machine, now))}` : '';
+  const meter = meters.find(({ key }) => key === line.key);
+  return meter ? verdictWords(judgeTyped(line.typed, meter, now)) : '';
 }
 
-function Preview({
-  lines,
-  machines,
-}: {
-  lines: readonly PastedLine[];
-  machines: readonly RoundMachineDto[];
-}) {
+function Preview({ lines, meters }: { lines: readonly PastedLine[]; meters: readonly RoundMeterDto[] }) {
   const now = useNow();
   if (lines.length === 0) return null;
   return (
@@ -48,23 +42,22 @@ function Preview({
         <thead>
           <tr>
             <th>Line</th>
-            <th>Machine</th>
+            <th>Meter</th>
             <th className={table.number}>Hours</th>
             <th>What will happen</th>
           </tr>
         </thead>
         <tbody>
           {lines.map((line) => {
-            const machine =
-              'machineId' in line ? machines.find(({ id }) => id === line.machineId) : undefined;
-            const last = machine?.readings.at(-1);
+            const meter = 'key' in line ? meters.find(({ key }) => key === line.key) : undefined;
+            const last = meter?.readings.at(-1);
             return (
               <tr key={line.number}>
                 <td>{line.number}</td>
-                <td>{machine ? `${machine.tag} ${machine.name}` : line.text}</td>
+                <td>{meter ? `${meter.tag} ${meter.name}` : line.text}</td>
                 <td className={table.number}>{'typed' in line ? line.typed : ''}</td>
                 <td>
-                  {lineWords(line, machines, now)}
+                  {lineWords(line, meters, now)}
                   {last ? <span className="soft"> (last {hoursWords(last.shown)})</span> : null}
                 </td>
               </tr>
@@ -76,11 +69,11 @@ function Preview({
   );
 }
 
-function PasteForm({ machines, onType, onDone }: Props & { onDone: () => void }) {
+function PasteForm({ meters, onType, onDone }: Props & { onDone: () => void }) {
   const [text, setText] = useState('');
   const [tried, setTried] = useState(false);
-  const lines = readPasted(text, machines);
-  const good = lines.flatMap((line) => ('machineId' in line ? [line] : []));
+  const lines = readPasted(text, meters);
+  const good = lines.flatMap((line) => ('key' in line ? [line] : []));
   const bad = lines.length - good.length;
   const problem =
     lines.length === 0
@@ -98,7 +91,7 @@ function PasteForm({ machines, onType, onDone }: Props & { onDone: () => void })
       onSubmit={() => {
         setTried(true);
         if (problem) return;
-        for (const { machineId, typed } of good) onType(machineId, typed);
+        for (const { key, typed } of good) onType(key, typed);
         onDone();
       }}
       onLeave={onDone}
@@ -117,17 +110,17 @@ function PasteForm({ machines, onType, onDone }: Props & { onDone: () => void })
         placeholder={'M-07; 412.6\nT-02; 1361.2'}
         slotProps={{ inputLabel: { shrink: true } }}
       />
-      <Preview lines={lines} machines={machines} />
+      <Preview lines={lines} meters={meters} />
     </FormDialog>
   );
 }
 
 /** Takes over readings from a table, after saying line by line what will happen. */
-export function PasteReadings({ machines, onType }: Props) {
+export function PasteReadings({ meters, onType }: Props) {
   return (
     <div style={{ marginBottom: 12 }}>
       <DialogButton word="Paste readings" size="small">
-        {(close) => <PasteForm machines={machines} onType={onType} onDone={close} />}
+        {(close) => <PasteForm meters={meters} onType={onType} onDone={close} />}
       </DialogButton>
     </div>
   );

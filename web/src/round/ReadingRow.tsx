@@ -1,7 +1,8 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import type { RoundMachineDto } from '@yugator/contracts';
+import type { RoundMeterDto } from '@yugator/contracts';
 import { memo } from 'react';
+import { ReadingPhoto } from '../photo/ReadingPhoto.js';
 import { Plate } from '../page/Plate.js';
 import { useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
@@ -11,47 +12,70 @@ import styles from './round.module.css';
 import { verdictWords } from './verdictWords.js';
 
 interface Props {
-  readonly machine: RoundMachineDto;
+  readonly meter: RoundMeterDto;
   readonly typed: string;
   readonly verdict: TypedVerdict;
-  readonly onType: (id: string, typed: string) => void;
+  readonly onType: (key: string, typed: string) => void;
   /** an unusual figure that the person looked at again */
   readonly confirmed: boolean;
-  readonly onConfirm: (id: string, typed: string) => void;
+  readonly onConfirm: (key: string, typed: string) => void;
+  readonly photo: string | null;
+  readonly onPhoto: (key: string, jpeg: string | null) => void;
+}
+
+/** What was typed comes to; more than is likely is asked about. */
+function Verdict({
+  meter,
+  verdict,
+  confirmed,
+  onConfirm,
+}: Pick<Props, 'meter' | 'verdict' | 'confirmed'> & { readonly onConfirm: () => void }) {
+  if (verdict.kind !== 'unusual') return verdictWords(verdict);
+  if (confirmed) return `+${hoursWords(verdict.grown)} h, confirmed`;
+  return (
+    <>
+      {verdictWords(verdict)}
+      <Button size="small" onClick={onConfirm} aria-label={`It is right: ${meter.tag}`}>
+        It is right
+      </Button>
+    </>
+  );
 }
 
 /** One meter: what it showed last, what it shows now, and whether that can be. */
 export const ReadingRow = memo(function ReadingRow({
-  machine,
+  meter,
   typed,
   verdict,
   onType,
   confirmed,
   onConfirm,
+  photo,
+  onPhoto,
 }: Props) {
   const { site, today } = useSession();
-  const last = machine.readings.at(-1);
+  const last = meter.readings.at(-1);
   const isWrong =
     verdict.kind === 'refused' || verdict.kind === 'notAFigure' || (verdict.kind === 'unusual' && !confirmed);
-  const id = `reading-${machine.id}`;
+  const id = `reading-${meter.key}`;
   return (
     <div className={styles.row}>
-      <Plate tag={machine.tag} />
+      <Plate tag={meter.tag} />
       <label htmlFor={id} className={styles.name}>
-        {machine.name}
+        {meter.name}
       </label>
       <span className={styles.last}>
         <span className="fig">{last ? hoursWords(last.shown) : 'no reading'}</span>
         <span className="soft">{last ? ` on ${momentWords(last.at, site.timeZone, today)}` : ''}</span>
         <span className={styles.expected}>
-          {machine.staleDays === null ? '' : `not read for ${machine.staleDays} days; `}
-          {machine.expectedShown === null ? '' : `about ${hoursWords(machine.expectedShown)} now`}
+          {meter.staleDays === null ? '' : `not read for ${meter.staleDays} days; `}
+          {meter.expectedShown === null ? '' : `about ${hoursWords(meter.expectedShown)} now`}
         </span>
       </span>
       <TextField
         id={id}
         value={typed}
-        onChange={(event) => onType(machine.id, event.target.value)}
+        onChange={(event) => onType(meter.key, event.target.value)}
         error={isWrong}
         placeholder="hours"
         slotProps={{
@@ -65,17 +89,18 @@ export const ReadingRow = memo(function ReadingRow({
         }}
       />
       <span id={`${id}-verdict`} role="status" className={isWrong ? styles.wrong : styles.right}>
-        {verdict.kind === 'unusual' && confirmed
-          ? `+${hoursWords(verdict.grown)} h, confirmed`
-          : verdictWords(verdict)}
-        {verdict.kind === 'unusual' && !confirmed ? (
-          <Button
-            size="small"
-            onClick={() => onConfirm(machine.id, typed)}
-            aria-label={`It is right: ${machine.tag}`}
-          >
-            It is right
-          </Button>
+        <Verdict
+          meter={meter}
+          verdict={verdict}
+          confirmed={confirmed}
+          onConfirm={() => onConfirm(meter.key, typed)}
+        />
+        {verdict.kind === 'accepted' || verdict.kind === 'unusual' ? (
+          <ReadingPhoto
+            of={`${meter.tag} ${meter.name}`}
+            jpeg={photo}
+            onChange={(jpeg) => onPhoto(meter.key, jpeg)}
+          />
         ) : null}
       </span>
     </div>

@@ -12,13 +12,21 @@ const SESSION: SessionDto = {
   ownUnits: null,
   today: '2027-05-13',
 };
-const machine = (tag: string, shown: number): RoundDto['machines'][number] => ({
-  ...{ id: tag, tag, name: `Mower ${tag}`, shed: 'North shed', hoursPerWeek: 9 },
+const machine = (tag: string, shown: number): RoundDto['meters'][number] => ({
+  ...{
+    key: tag,
+    machineId: tag,
+    meter: 'engine' as const,
+    tag,
+    name: `Mower ${tag}`,
+    shed: 'North shed',
+    hoursPerWeek: 9,
+  },
   ...{ expectedShown: shown + 4, mostLikelyLife: shown + 20, staleDays: null },
   segments: [{ startsAt: '2026-01-01T00:00:00Z', offset: 0 }],
   readings: [{ at: new Date(Date.now() - 72 * 3_600_000).toISOString(), shown, life: shown }],
 });
-const ROUND: RoundDto = { machines: [machine('A-1', 400), machine('A-2', 88)] };
+const ROUND: RoundDto = { meters: [machine('A-1', 400), machine('A-2', 88)] };
 
 type Answer = { status: number; body: unknown; problem?: boolean } | Error;
 let answers: Answer[];
@@ -106,7 +114,9 @@ describe('the round', () => {
     expect(sent).toEqual([]);
     keep();
     await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]?.body).toEqual({ readings: [{ machineId: 'A-1', shown: 430, confirmed: true }] });
+    expect(sent[0]?.body).toEqual({
+      readings: [{ machineId: 'A-1', meter: 'engine', shown: 430, confirmed: true }],
+    });
   });
 
   it('takes over pasted lines only once all can be read, into the round and no further', async () => {
@@ -115,7 +125,7 @@ describe('the round', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Paste readings' }));
     const lines = await screen.findByLabelText('Lines');
     fireEvent.change(lines, { target: { value: 'A-1; 405\nA-9; 5' } });
-    expect(screen.getByText('No machine of the fleet has the tag "A-9".')).toBeDefined();
+    expect(screen.getByText('No meter of the fleet goes by "A-9".')).toBeDefined();
     fireEvent.click(screen.getByRole('button', { name: 'Take over 1 reading' }));
     expect(screen.getByText('1 line cannot be read; correct or take them out.')).toBeDefined();
     fireEvent.change(lines, { target: { value: 'A-1; 405\nA-2; 90' } });
@@ -123,6 +133,30 @@ describe('the round', () => {
     await waitFor(async () => expect((await figure('A-2')).value).toBe('90'));
     expect((await figure('A-1')).value).toBe('405');
     expect(sent).toEqual([]);
+  });
+
+  it('keeps a photo with the reading, and says when a file is none', async () => {
+    answers = [{ status: 201, body: { kept: 1 } }];
+    show();
+    expect(screen.queryByRole('button', { name: 'Add a photo' })).toBeNull();
+    await type('A-1', '406');
+    const choose = (name: string) =>
+      fireEvent.change(screen.getByLabelText('Photo of the meter: A-1 Mower A-1'), {
+        target: { files: [new File(['x'], name)] },
+      });
+    globalThis.createImageBitmap = () => Promise.reject(new DOMException('no picture', 'InvalidStateError'));
+    choose('notes.txt');
+    expect(await screen.findByText(/notes.txt is no picture/)).toBeDefined();
+    globalThis.createImageBitmap = () => Promise.resolve({ width: 4, height: 3, close: () => undefined });
+    HTMLCanvasElement.prototype.getContext = () => null;
+    HTMLCanvasElement.prototype.toDataURL = () => 'data:image/jpeg;base64,/9j/AA==';
+    choose('meter.jpg');
+    expect(await screen.findByAltText('The meter of A-1 Mower A-1')).toBeDefined();
+    keep();
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toEqual({
+      readings: [{ machineId: 'A-1', meter: 'engine', shown: 406, photo: '/9j/AA==' }],
+    });
   });
 
   it('moves on with Enter and the arrows', async () => {

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import type { EnterRoundDto, RoundDto, RoundMachineDto, RoundResultDto } from '@yugator/contracts';
+import type { EnterRoundDto, RoundDto, RoundMeterDto, RoundResultDto } from '@yugator/contracts';
 import { useCallback, useRef, useState } from 'react';
 import type { FormEvent, KeyboardEvent } from 'react';
 import { Link } from 'react-router';
@@ -26,7 +26,7 @@ import { useNow } from './useNow.js';
 function moveOn(event: KeyboardEvent<HTMLFormElement>): void {
   const step = event.key === 'Enter' || event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
   if (step === 0 || !(event.target instanceof HTMLInputElement) || event.ctrlKey || event.metaKey) return;
-  const figures = [...event.currentTarget.querySelectorAll('input')];
+  const figures = [...event.currentTarget.querySelectorAll<HTMLInputElement>('input[inputmode=decimal]')];
   const next = figures[figures.indexOf(event.target) + step];
   event.preventDefault();
   next?.focus();
@@ -34,15 +34,16 @@ function moveOn(event: KeyboardEvent<HTMLFormElement>): void {
   if (!next && step === 1) event.currentTarget.querySelector<HTMLElement>('button[type=submit]')?.focus();
 }
 
-function bySheds(machines: readonly RoundMachineDto[]): [string, RoundMachineDto[]][] {
-  const sheds = new Map<string, RoundMachineDto[]>();
-  for (const machine of machines) sheds.set(machine.shed, [...(sheds.get(machine.shed) ?? []), machine]);
+function bySheds(meters: readonly RoundMeterDto[]): [string, RoundMeterDto[]][] {
+  const sheds = new Map<string, RoundMeterDto[]>();
+  for (const meter of meters) sheds.set(meter.shed, [...(sheds.get(meter.shed) ?? []), meter]);
   return [...sheds];
 }
 
 function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) {
   const [draft, type, clear] = useDraft('round');
   const [confirmed, setConfirmed] = useState<Readonly<Record<string, string>>>({});
+  const [photos, setPhotos] = useState<Readonly<Record<string, string | null>>>({});
   const [problem, setProblem] = useState<string | null>(null);
   const form = useRef<HTMLFormElement>(null);
   const say = useNotice();
@@ -52,18 +53,23 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
     ['readings'],
   );
   const verdicts = new Map(
-    round.machines.map((machine) => [machine.id, judgeTyped(draft[machine.id] ?? '', machine, now)]),
+    round.meters.map((meter) => [meter.key, judgeTyped(draft[meter.key] ?? '', meter, now)]),
   );
-  const typed = round.machines.filter((machine) => verdicts.get(machine.id)?.kind !== 'empty');
+  const typed = round.meters.filter(({ key }) => verdicts.get(key)?.kind !== 'empty');
   // A figure is confirmed as it was typed: another figure is another question.
-  const isConfirmed = ({ id }: RoundMachineDto) => confirmed[id] !== undefined && confirmed[id] === draft[id];
-  const wrong = typed.filter((machine) => {
-    const kind = verdicts.get(machine.id)?.kind;
-    return kind === 'unusual' ? !isConfirmed(machine) : kind !== 'accepted';
+  const isConfirmed = ({ key }: RoundMeterDto) =>
+    confirmed[key] !== undefined && confirmed[key] === draft[key];
+  const wrong = typed.filter((meter) => {
+    const kind = verdicts.get(meter.key)?.kind;
+    return kind === 'unusual' ? !isConfirmed(meter) : kind !== 'accepted';
   });
 
   const confirm = useCallback(
-    (id: string, figure: string) => setConfirmed((before) => ({ ...before, [id]: figure })),
+    (key: string, figure: string) => setConfirmed((before) => ({ ...before, [key]: figure })),
+    [],
+  );
+  const keepPhoto = useCallback(
+    (key: string, jpeg: string | null) => setPhotos((before) => ({ ...before, [key]: jpeg })),
     [],
   );
 
@@ -78,15 +84,21 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
       return form.current?.querySelector<HTMLInputElement>('input[aria-invalid=true]')?.focus();
     }
     setProblem(null);
-    const readings = typed.map((machine) => ({
-      ...{ machineId: machine.id, shown: parseFigure(draft[machine.id] ?? '') },
-      ...(isConfirmed(machine) ? { confirmed: true } : {}),
-    }));
+    const readings = typed.map((meter) => {
+      const { key, machineId } = meter;
+      const photo = photos[key];
+      return {
+        ...{ machineId, meter: meter.meter, shown: parseFigure(draft[key] ?? '') },
+        ...(isConfirmed(meter) ? { confirmed: true } : {}),
+        ...(photo ? { photo } : {}),
+      };
+    });
     enter.mutate(
       { readings },
       {
         onSuccess: ({ kept }) => {
-          clear(readings.map((reading) => reading.machineId));
+          clear(typed.map(({ key }) => key));
+          setPhotos({});
           say(`${countWords(kept, 'reading')} kept.`);
         },
         onError: (error) => {
@@ -102,19 +114,21 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
 
   return (
     <form ref={form} onSubmit={submit} onKeyDown={moveOn} noValidate>
-      {mayEnter ? <PasteReadings machines={round.machines} onType={type} /> : null}
-      {bySheds(round.machines).map(([shed, machines]) => (
+      {mayEnter ? <PasteReadings meters={round.meters} onType={type} /> : null}
+      {bySheds(round.meters).map(([shed, meters]) => (
         <fieldset key={shed} className={styles.shed} disabled={!mayEnter}>
           <legend>{shed}</legend>
-          {machines.map((machine) => (
+          {meters.map((meter) => (
             <ReadingRow
-              key={machine.id}
-              machine={machine}
-              typed={draft[machine.id] ?? ''}
-              verdict={verdicts.get(machine.id) ?? { kind: 'empty' }}
+              key={meter.key}
+              meter={meter}
+              typed={draft[meter.key] ?? ''}
+              verdict={verdicts.get(meter.key) ?? { kind: 'empty' }}
               onType={type}
-              confirmed={isConfirmed(machine)}
+              confirmed={isConfirmed(meter)}
               onConfirm={confirm}
+              photo={photos[meter.key] ?? null}
+              onPhoto={keepPhoto}
             />
           ))}
         </fieldset>
@@ -148,7 +162,7 @@ export function RoundPage() {
             : 'Your role looks at readings but does not enter them.'
         }
       />
-      {data.machines.length ? (
+      {data.meters.length ? (
         <RoundForm round={data} mayEnter={mayEnter} />
       ) : (
         <Empty title="There is no meter to read yet.">

@@ -1,17 +1,17 @@
-import type { RoundMachineDto } from '@yugator/contracts';
+import type { RoundMeterDto } from '@yugator/contracts';
 import { instant, judgeReading } from '@yugator/core';
 import type { Instant, LifeHours, ReadingVerdict } from '@yugator/core';
 import { parseFigure } from '../words/figures.js';
 
-/** What the figure typed for a machine comes to. */
+/** What the figure typed for a meter comes to. */
 export type TypedVerdict = ReadingVerdict | { readonly kind: 'empty' } | { readonly kind: 'notAFigure' };
 
 const MOST = 99_999.9;
 
-/** Judges what was typed for `machine`, read at `now`, by the rule that the server applies. */
+/** Judges what was typed for `meter`, read at `now`, by the rule that the server applies. */
 export function judgeTyped(
   typed: string,
-  machine: Pick<RoundMachineDto, 'segments' | 'readings' | 'mostLikelyLife'>,
+  meter: Pick<RoundMeterDto, 'segments' | 'readings' | 'mostLikelyLife'>,
   now: Instant,
 ): TypedVerdict {
   if (typed.trim() === '') return { kind: 'empty' };
@@ -19,12 +19,12 @@ export function judgeTyped(
   if (!Number.isFinite(shown) || shown < 0 || shown > MOST) return { kind: 'notAFigure' };
   return judgeReading(
     { at: now, shown },
-    machine.readings.map(({ at, shown: was, life }) => ({
+    meter.readings.map(({ at, shown: was, life }) => ({
       at: instant(at),
       shown: was,
       life: life as LifeHours,
     })),
-    machine.segments.map(({ startsAt, offset }) => ({ startsAt: instant(startsAt), offset })),
-    machine.mostLikelyLife,
+    meter.segments.map(({ startsAt, offset }) => ({ startsAt: instant(startsAt), offset })),
+    meter.mostLikelyLife,
   );
 }

@@ -71,7 +71,7 @@ function Groups({ today }: { today: TodayDto }) {
                 machine={machine}
                 today={today.today}
                 isNext={machine.id === today.machines[0]?.id}
-                isStale={today.stale.some(({ id }) => id === machine.id)}
+                isStale={today.stale.some(({ id, meter }) => id === machine.id && meter === 'engine')}
               />
             ))}
           </ul>

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import type { TodayDto } from '@yugator/contracts';
 import { Link } from 'react-router';
+import { ATTACHMENT_WORDS } from '../machine/classWords.js';
 import { Plate } from '../page/Plate.js';
 import { countWords, hoursWords, quantityWords } from '../words/figures.js';
 import styles from './today.module.css';
@@ -29,8 +30,10 @@ function StaleMeters({ today }: { today: TodayDto }) {
         <p className="soft">None. Every meter of a machine at work was read in time.</p>
       ) : null}
       {today.stale.map((machine) => (
-        <p key={machine.id}>
-          <Plate tag={machine.tag} to={machine.id} /> <b>{countWords(machine.days, 'day')}</b>{' '}
+        <p key={`${machine.id} ${machine.meter}`}>
+          <Plate tag={machine.tag} to={machine.id} />{' '}
+          {machine.meter === 'engine' ? null : `${ATTACHMENT_WORDS[machine.meter]} `}
+          <b>{countWords(machine.days, 'day')}</b>{' '}
           <span className="soft">
             since <span className="fig">{hoursWords(machine.life)}</span> h
           </span>
