@@ -79,7 +79,7 @@ describe('Today', () => {
     );
     expect(
       screen.getByText(
-        '1 machine ripe for service; 1 machine with items nobody has on record; 1 meter not read for over a week.',
+        '1 machine ripe for service; 1 machine with items nobody has on record; 1 meter not read in time.',
       ),
     ).toBeDefined();
     expect(

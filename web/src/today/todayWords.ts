@@ -43,7 +43,7 @@ export function underline({ machines, stale }: TodayDto): string {
   const parts = [
     ripe ? `${countWords(ripe, 'machine')} ripe for service` : '',
     unknown ? `${countWords(unknown, 'machine')} with items nobody has on record` : '',
-    stale.length ? `${countWords(stale.length, 'meter')} not read for over a week` : '',
+    stale.length ? `${countWords(stale.length, 'meter')} not read in time` : '',
   ].filter(Boolean);
   return parts.length ? `${parts.join('; ')}.` : 'No meter is stale and every item is on record.';
 }
