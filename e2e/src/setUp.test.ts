@@ -127,7 +127,7 @@ describe('a crew lead who sets up', () => {
     await sees(page, 'Two columns, tag and hours');
     await page.type('textarea', 'T-03; 1\nX-99; 10\nT-04; 99999');
     await sees(page, 'Runs backwards');
-    await sees(page, 'No machine of the fleet has the tag "X-99".');
+    await sees(page, 'No meter of the fleet goes by "X-99".');
     await sees(page, 'Faster than the clock');
     expect(await violations(page)).toEqual([]);
     await press(page, 'Take over 2 readings');
