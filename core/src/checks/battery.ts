@@ -1,0 +1,60 @@
+/**
+ * Rest voltage of a 12 V lead-acid battery against its charge, at about 25 °C after some hours of rest.
+ * Source: handbook table: 12.65 V full, 12.4 V about 75 %, 12.2 V about 50 %, 12.0 V about 25 %; 11.9 V and below counts as flat.
+ */
+const CHARGE_TABLE = [
+  { volts: 11.9, percent: 0 },
+  { volts: 12.0, percent: 25 },
+  { volts: 12.2, percent: 50 },
+  { volts: 12.4, percent: 75 },
+  { volts: 12.65, percent: 100 },
+] as const;
+
+/** Below this it is recharged (common practice). */
+const RECHARGE_BELOW_VOLTS = 12.4;
+/** Below half charged the acid of a battery freezes in a hard frost. */
+const FREEZES_BELOW_PERCENT = 50;
+
+export interface BatteryVerdict {
+  readonly kind: 'charged' | 'recharge' | 'flat';
+  /** 0 to 100 */
+  readonly percent: number;
+  /** whether a frost can burst it */
+  readonly mayFreeze: boolean;
+}
+
+/** The charge of a rested battery, in percent, linear between the lines of the table. */
+export function chargeOf(restVolts: number): number {
+  const above = CHARGE_TABLE.find(({ volts }) => volts >= restVolts);
+  if (!above) return 100;
+  const below = CHARGE_TABLE.findLast(({ volts }) => volts < restVolts);
+  if (!below) return 0;
+  const share = (restVolts - below.volts) / (above.volts - below.volts);
+  return Math.round(below.percent + share * (above.percent - below.percent));
+}
+
+export function judgeBattery(restVolts: number): BatteryVerdict {
+  const percent = chargeOf(restVolts);
+  const mayFreeze = percent < FREEZES_BELOW_PERCENT;
+  if (percent === 0) return { kind: 'flat', percent, mayFreeze };
+  return { kind: restVolts < RECHARGE_BELOW_VOLTS ? 'recharge' : 'charged', percent, mayFreeze };
+}
+
+/** Charging voltage at working speed, V (common practice). */
+export const CHARGING_VOLTS = { low: 13.8, high: 14.7 } as const;
+/** At idle it may be a little less. */
+const IDLE_LOWER_BY = 0.8;
+
+export type ChargingVerdict =
+  | 'charging'
+  /** too little: belt, connections or alternator */
+  | 'low'
+  /** too much: the regulator boils the battery */
+  | 'high';
+
+/** Judges the voltage at the battery with the engine running. */
+export function judgeCharging(volts: number, at: 'workingSpeed' | 'idle'): ChargingVerdict {
+  const low = CHARGING_VOLTS.low - (at === 'idle' ? IDLE_LOWER_BY : 0);
+  if (volts < low) return 'low';
+  return volts > CHARGING_VOLTS.high ? 'high' : 'charging';
+}

@@ -1,0 +1,21 @@
+/** A fitting after it was pumped. */
+export type GreaseVerdict =
+  | 'usual'
+  /** twice the usual strokes or more: it was dry, or the grease runs out somewhere */
+  | 'dryOrLeaking'
+  /** it takes none: blocked or cross-threaded, a defect */
+  | 'blocked';
+
+/** Grams of grease that a stroke of a hand gun gives, and that a cartridge holds (common practice). */
+export const GRAMS_OF_STROKE = 1.3;
+export const GRAMS_OF_CARTRIDGE = 400;
+
+export function judgeStrokes(strokes: number, usual: number): GreaseVerdict {
+  if (strokes <= 0) return 'blocked';
+  return strokes >= 2 * usual ? 'dryOrLeaking' : 'usual';
+}
+
+/** Cartridges for so many strokes, opened ones among them. */
+export function cartridgesFor(strokes: number): number {
+  return Math.ceil((strokes * GRAMS_OF_STROKE) / GRAMS_OF_CARTRIDGE - 1e-9);
+}

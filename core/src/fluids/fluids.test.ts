@@ -1,0 +1,165 @@
+import fc from 'fast-check';
+
+import { drainPlan } from './drainPlan.js';
+import { atDipstick, fillPlan, filterTakes } from './fillPlan.js';
+import type { FillNeed } from './fillPlan.js';
+import { fullJugs, pourFrom } from './jugs.js';
+import { coldCrankingLimit, gradesFor } from './viscosity.js';
+
+/** Volumes that occur in a shed. */
+const LITRES = fc.double({ min: 0, max: 60, noNaN: true });
+
+const NEED: FillNeed = {
+  ...{ capacityWithFilter: 2, capacityWithoutFilter: 1.7, filterChanged: true, prefill: 'none' },
+  ...{ retained: 0, target: 'fullMark' },
+};
+
+describe('a fill plan', () => {
+  it('holds back what the filter swallows and a twentieth', () => {
+    // 2.0 L with, 1.7 L without the filter: it takes 0.3 L. First pour 2.0 − 0.3 − 0.05 × 2.0 = 1.6 L, 0.4 L by the dipstick.
+    const plan = fillPlan(NEED);
+    expect(plan.prefilled).toBe(0);
+    expect(plan.firstPour).toBeCloseTo(1.6, 9);
+    expect(plan.topUp).toBeCloseTo(0.4, 9);
+  });
+
+  it('counts what goes into the filter beforehand', () => {
+    // Half of 0.3 L is in the filter: the first pour stays 1.6 L, the top-up falls to 0.25 L.
+    const plan = fillPlan({ ...NEED, prefill: 'half' });
+    expect(plan).toMatchObject({ prefilled: expect.closeTo(0.15, 9), firstPour: expect.closeTo(1.6, 9) });
+    expect(plan.topUp).toBeCloseTo(0.25, 9);
+  });
+
+  it('with the filter left on takes the smaller figure of the book', () => {
+    expect(fillPlan({ ...NEED, filterChanged: false })).toMatchObject({ target: 1.7, prefilled: 0 });
+  });
+
+  it('a shade under is one pour of 96 hundredths', () => {
+    expect(fillPlan({ ...NEED, target: 'shadeUnder' })).toMatchObject({ firstPour: 1.92, topUp: 0 });
+  });
+
+  it('takes off what stayed in', () => {
+    expect(fillPlan({ ...NEED, retained: 0.4 }).target).toBeCloseTo(1.6, 9);
+  });
+
+  it('takes 0.3 L for a filter that its book says nothing of, a fifth of a small engine at most', () => {
+    expect(filterTakes({ ...NEED, capacityWithoutFilter: null })).toBe(0.3);
+    expect(filterTakes({ ...NEED, capacityWithFilter: 1, capacityWithoutFilter: null })).toBe(0.2);
+  });
+
+  it('never overfills, and its parts are the whole', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          ...{ capacityWithFilter: LITRES, capacityWithoutFilter: fc.option(LITRES), retained: LITRES },
+          ...{ filterChanged: fc.boolean(), prefill: fc.constantFrom('none', 'half', 'full') },
+          target: fc.constantFrom('fullMark', 'shadeUnder'),
+        }),
+        (drawn) => {
+          const need = drawn as FillNeed;
+          const { target, prefilled, firstPour, topUp } = fillPlan(need);
+          const most = need.filterChanged
+            ? need.capacityWithFilter
+            : (need.capacityWithoutFilter ?? need.capacityWithFilter);
+          expect(target).toBeLessThanOrEqual(Math.max(0, most - need.retained) + 1e-9);
+          expect(prefilled + firstPour + topUp).toBeCloseTo(target, 9);
+          for (const part of [prefilled, firstPour, topUp]) expect(part).toBeGreaterThanOrEqual(-1e-9);
+        },
+      ),
+      { seed: 4, numRuns: 2000 },
+    );
+  });
+});
+
+describe('the dipstick', () => {
+  it.each([
+    // 0.9 L between the marks: half way up lacks 0.45 L to the full mark.
+    [0.5, 'fullMark', { kind: 'add', litres: 0.45 }],
+    [0, 'fullMark', { kind: 'add', litres: 0.9 }],
+    [0.98, 'fullMark', { kind: 'full' }],
+    [0.9, 'shadeUnder', { kind: 'full' }],
+    // A fifth of the marks above full is 0.18 L too many.
+    [1.2, 'fullMark', { kind: 'overfull', litres: expect.closeTo(0.18, 9) }],
+  ] as const)('at %s of the marks', (reading, target, advice) => {
+    expect(atDipstick(reading, 0.9, target)).toEqual(advice);
+  });
+});
+
+describe('jugs', () => {
+  // NIST Handbook 44 appendix C: 1 US gal = 4 qt = 3.785411784 L, so 5 qt = 4.73176473 L.
+  const FIVE_QUARTS = 4.73176473;
+  const QUART = 0.946352946;
+
+  it('stand at what is left when to stop', () => {
+    // 3.7 L out of a 5 qt jug leave 1.03176473 L, 1.09 qt.
+    const { pours, short } = pourFrom(fullJugs(FIVE_QUARTS, 3.7), 3.7);
+    expect(pours).toEqual([{ jug: 0, from: FIVE_QUARTS, until: expect.closeTo(1.03176473, 8) }]);
+    expect((pours[0]?.until ?? 0) / QUART).toBeCloseTo(1.09, 2);
+    expect(short).toBe(0);
+  });
+
+  it('are poured out one after the other', () => {
+    // 2.1 qt from bottles of one quart: two emptied, the third stands at 0.9 qt.
+    const { pours } = pourFrom(fullJugs(QUART, 2.1 * QUART), 2.1 * QUART);
+    expect(pours.map(({ until }) => Number((until / QUART).toFixed(6)))).toEqual([0, 0, 0.9]);
+  });
+
+  it('give what they have and say what is missing', () => {
+    expect(pourFrom([{ size: 1, level: 0.4 }], 1)).toMatchObject({ short: expect.closeTo(0.6, 9) });
+  });
+
+  it('never fall below nothing, and lose exactly what was poured', () => {
+    fc.assert(
+      fc.property(fc.array(LITRES, { maxLength: 6 }), LITRES, (levels, litres) => {
+        const jugs = levels.map((level) => ({ size: 60, level }));
+        const { left, short } = pourFrom(jugs, litres);
+        const sum = (all: readonly { level: number }[]) => all.reduce((total, { level }) => total + level, 0);
+        for (const { level } of left) expect(level).toBeGreaterThanOrEqual(0);
+        expect(sum(jugs) - sum(left) + short).toBeCloseTo(litres, 6);
+      }),
+      { seed: 5, numRuns: 1000 },
+    );
+  });
+});
+
+describe('draining', () => {
+  it('counts how often the pan or extractor is emptied', () => {
+    // 5.7 L by an extractor of 2 L: three loads. Front axle oil apart from it: 4.5 L are three more.
+    const need = { litres: [5.7, 4.5], capacity: 2, roomInContainer: 8 };
+    expect(drainPlan(need)).toEqual({ total: 10.2, emptyings: 6, tooMuch: expect.closeTo(2.2, 9) });
+    expect(drainPlan({ litres: [4], capacity: 2, roomInContainer: 20 })).toMatchObject({
+      emptyings: 2,
+      tooMuch: 0,
+    });
+  });
+});
+
+describe('viscosity', () => {
+  it.each([
+    // SAE J300, cold-cranking temperatures.
+    ['0W-20', -35],
+    ['5W-30', -30],
+    ['SAE 10W-30', -25],
+    ['15W-40', -20],
+    ['20W-50', -15],
+    ['25W-60', -10],
+    ['30', null],
+  ])('%s cranks down to %s °C', (grade, limit) => {
+    expect(coldCrankingLimit(grade)).toBe(limit);
+  });
+
+  it('goes by the book of the machine, and by the published limits only without one', () => {
+    const book = [
+      { grade: '10W-30', category: 'API SJ', fromCelsius: -18, toCelsius: 40 },
+      { grade: '5W-30', category: 'API SJ', fromCelsius: -30, toCelsius: 5 },
+    ];
+    // J300 would allow 10W down to −25 °C; this book stops at −18.
+    expect(gradesFor(book, -20, 4).map(({ grade, suits }) => [grade, suits])).toEqual([
+      ['5W-30', true],
+      ['10W-30', false],
+    ]);
+    const published = gradesFor([], -22, 10);
+    expect(published.filter(({ suits }) => suits).map(({ grade }) => grade)).toEqual(['0W', '5W', '10W']);
+    expect(new Set(published.map(({ basis }) => basis))).toEqual(new Set(['coldCranking']));
+  });
+});

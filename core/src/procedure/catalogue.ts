@@ -1,0 +1,30 @@
+import * as air from './catalogue/air.js';
+import * as around from './catalogue/around.js';
+import * as cooling from './catalogue/cooling.js';
+import * as deck from './catalogue/deck.js';
+import * as engineOil from './catalogue/engineOil.js';
+import * as fluids from './catalogue/fluids.js';
+import * as fuelAndSpark from './catalogue/fuelAndSpark.js';
+import { BY_THE_BOOK } from './catalogue/generic.js';
+import * as grease from './catalogue/grease.js';
+import type { WorkItem } from './machineSetUp.js';
+import { asksFor } from './procedure.js';
+import type { Procedure } from './procedure.js';
+
+/** How every piece of work is done that the books of a grounds crew ask for. */
+export const PROCEDURES: readonly Procedure[] = [
+  engineOil,
+  air,
+  fuelAndSpark,
+  fluids,
+  grease,
+  deck,
+  cooling,
+  around,
+].flatMap((subject) => Object.values<Procedure>(subject));
+
+/** The procedures that an item asks for; its own book, where none is known. */
+export function proceduresFor(item: WorkItem): readonly Procedure[] {
+  const asked = PROCEDURES.filter((procedure) => asksFor(item, procedure));
+  return asked.length ? asked : [BY_THE_BOOK];
+}

@@ -1,0 +1,104 @@
+import { underHood } from '../machineSetUp.js';
+import type { MachineSetUp } from '../machineSetUp.js';
+import type { Procedure } from '../procedure.js';
+import { step } from '../step.js';
+
+const AIR = /air filter|air element/i;
+const HOW_TO_CLEAN: Record<MachineSetUp['rules']['cleanPaper'], string> = {
+  tap: 'Tap the element out on a flat board; where that is not enough, replace it.',
+  air: 'Blow the element out from inside, below 30 psi, the nozzle moving.',
+  brush: 'Brush the pleats lengthwise with a soft brush.',
+};
+
+export const AIR_FILTER_REPLACE: Procedure = {
+  key: 'airFilterReplace',
+  name: 'Air filter: replace',
+  actions: ['replace'],
+  component: AIR,
+  covers: ['airFilterClean', 'airFilterInspect'],
+  steps: (setUp) => [
+    step(
+      'out',
+      'whileItDrains',
+      'Take the element out and look at it: it tells how the engine breathed.',
+      2,
+      {
+        ...{ needs: underHood(setUp), look: 'airFilter', rule: 'airFilter', tools: ['screwdriver'] },
+      },
+    ),
+    step('wipe', 'whileItDrains', 'Cover the intake and wipe the box out. Never blow dirt into it.', 2, {
+      ...{ needs: underHood(setUp), tools: ['rags'] },
+    }),
+    step('in', 'whileItDrains', 'Put the new element in, its seal flat all round, and close the box.', 2, {
+      needs: underHood(setUp),
+    }),
+  ],
+};
+
+export const AIR_FILTER_CLEAN: Procedure = {
+  key: 'airFilterClean',
+  name: 'Air filter: clean',
+  actions: ['clean'],
+  component: AIR,
+  covers: ['airFilterInspect'],
+  steps: (setUp) => [
+    step('out', 'whileItDrains', 'Take the element out and look at it. Leave an inner element alone.', 2, {
+      ...{ needs: underHood(setUp), look: 'airFilter', tools: ['screwdriver'] },
+    }),
+    step('clean', 'whileItDrains', HOW_TO_CLEAN[setUp.rules.cleanPaper], 4, {
+      needs: underHood(setUp),
+      rule: 'cleanPaper',
+      cautions: setUp.rules.cleanPaper === 'air' ? ['compressedAir'] : [],
+      tools:
+        setUp.rules.cleanPaper === 'air' ? ['air gun with regulator', 'goggles'] : ['board or soft brush'],
+    }),
+    step('in', 'whileItDrains', 'Cover the intake, wipe the box out, and put the element back.', 3, {
+      needs: underHood(setUp),
+    }),
+  ],
+};
+
+export const AIR_FILTER_INSPECT: Procedure = {
+  key: 'airFilterInspect',
+  name: 'Air filter: look at',
+  actions: ['inspect'],
+  component: AIR,
+  steps: (setUp) => [
+    step('look', 'whileItDrains', 'Take the element out, hold it to the light, and put it back flat.', 4, {
+      ...{ needs: underHood(setUp), look: 'airFilter', rule: 'airFilter', tools: ['torch'] },
+    }),
+  ],
+};
+
+export const PRE_FILTER: Procedure = {
+  key: 'preFilter',
+  name: 'Air pre-filter: wash',
+  actions: ['clean', 'replace'],
+  component: /pre-?filter|foam/i,
+  steps: (setUp) => [
+    step(
+      'wash',
+      'whileItDrains',
+      'Wash the foam in warm water with soap, press it out in a cloth, never wring it.',
+      4,
+      {
+        ...{ needs: underHood(setUp), handsOff: 10, wait: 'drying', tools: ['bucket, soap, cloth'] },
+      },
+    ),
+    step('refit', 'whileItDrains', 'Refit it dry; oil it only where the book says so.', 2, {
+      needs: underHood(setUp),
+    }),
+  ],
+};
+
+export const DUST_VALVE: Procedure = {
+  key: 'dustValve',
+  name: 'Air cleaner dust valve',
+  actions: ['clean'],
+  component: /dust valve/i,
+  steps: () => [
+    step('squeeze', 'whileItDrains', 'Squeeze the rubber valve open until no more dust falls out.', 1, {
+      needs: ['safe', 'hoodOff'],
+    }),
+  ],
+};

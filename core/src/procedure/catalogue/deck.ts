@@ -1,0 +1,108 @@
+import { torqueFigures } from '../machineSetUp.js';
+import type { Procedure } from '../procedure.js';
+import { step } from '../step.js';
+
+export const DECK_CLEAN: Procedure = {
+  key: 'deckClean',
+  name: 'Deck: clean',
+  actions: ['clean'],
+  component: /^deck/i,
+  alsoNamed: /deck: clean/i,
+  steps: () => [
+    step('above', 'cleanDown', 'Blow the top of the deck clean, also under the belt guards.', 4, {
+      tools: ['blower'],
+      needs: [],
+    }),
+    step('below', 'whileItDrains', 'Scrape the deck out below; look for cracks in the shell.', 8, {
+      ...{ needs: ['safe', 'deckRaised'], cautions: ['raisedDeck', 'blades'], tools: ['scraper', 'gloves'] },
+    }),
+  ],
+};
+
+export const BLADES: Procedure = {
+  key: 'blades',
+  name: 'Blades: sharpen and balance',
+  actions: ['sharpen', 'replace', 'inspect'],
+  component: /^blades?$/i,
+  steps: (setUp) => [
+    step(
+      'look',
+      'whileItDrains',
+      'Pull the plug caps. Block the blades and look at edge, sail tips and bolts.',
+      4,
+      {
+        ...{
+          needs: ['safe', 'deckRaised'],
+          cautions: ['blades', 'raisedDeck'],
+          look: 'blade',
+          tools: ['gloves', 'block of wood'],
+        },
+      },
+    ),
+    step('tips', 'whileItDrains', 'Measure both tips of a blade at the same place.', 3, {
+      ...{ needs: ['safe', 'deckRaised'], cautions: ['blades'], tools: ['rule'] },
+      measurement: { kind: 'bladeTips', label: 'Tips of the worst blade' },
+    }),
+    step('spindle', 'whileItDrains', 'Rock each spindle.', 2, {
+      ...{ needs: ['safe', 'deckRaised'], cautions: ['blades'], look: 'spindle' },
+    }),
+    step(
+      'sharpen',
+      'whileItDrains',
+      'Take the blades off, grind to the old angle, and balance each on a cone.',
+      12,
+      {
+        ...{
+          needs: ['safe', 'deckRaised'],
+          cautions: ['blades'],
+          tools: ['blade wrench', 'grinder or file', 'balancing cone', 'goggles'],
+        },
+      },
+    ),
+    step(
+      'refit',
+      'whileItDrains',
+      'Sail tips up, centre star seated, bolts to their figure. Plug caps back on.',
+      6,
+      {
+        ...{ needs: ['safe', 'deckRaised'], cautions: ['blades'], tools: ['torque wrench'], rule: 'torque' },
+        figures: torqueFigures(setUp, /blade/i),
+      },
+    ),
+  ],
+};
+
+export const DECK_LEVEL: Procedure = {
+  key: 'deckLevel',
+  name: 'Deck: level',
+  actions: ['adjust'],
+  component: /^deck/i,
+  steps: () => [
+    step(
+      'tyres',
+      'whileItDrains',
+      'Check that the tyres of each axle have the same pressure: a deck hangs on its wheels.',
+      3,
+      {
+        ...{ cautions: ['tyreBursts'], tools: ['tyre gauge'] },
+      },
+    ),
+    step(
+      'measure',
+      'whileItDrains',
+      'Turn the blades crosswise, then lengthwise, and measure the tips above the ground.',
+      8,
+      {
+        ...{
+          cautions: ['blades'],
+          tools: ['gloves', 'rule'],
+          measurement: { kind: 'deck', label: 'Height of the tips' },
+        },
+      },
+    ),
+    step('set', 'whileItDrains', 'Set the hangers, then measure again.', 8, {
+      cautions: ['blades'],
+      tools: ['wrenches for the hangers'],
+    }),
+  ],
+};

@@ -1,0 +1,222 @@
+import type { MachineSetUp, WorkItem } from '../machineSetUp.js';
+import { fluidNeed, toolsFor, torqueFigures } from '../machineSetUp.js';
+import type { Procedure } from '../procedure.js';
+import { afterHands, step } from '../step.js';
+import type { Step } from '../step.js';
+
+const FLUID = 'engine oil';
+const OIL_COMPONENT = /engine oil/i;
+const FILTER_COMPONENT = /^(engine )?oil filter/i;
+
+function isOilChange({ action, component }: WorkItem): boolean {
+  return action === 'replace' && OIL_COMPONENT.test(component);
+}
+
+function changesFilter({ items, fittings }: MachineSetUp): boolean {
+  const asked = items.some(
+    (item) => (isOilChange(item) && /filter/i.test(item.name)) || FILTER_COMPONENT.test(item.component),
+  );
+  return asked && fittings.oilFilter !== 'none';
+}
+
+const TIGHTNESS: Record<MachineSetUp['rules']['filterTightness'], string> = {
+  turn: 'Screw it on by hand until the gasket touches, then ¾ to 1 turn. Never back it off.',
+  hand: 'Screw it on hand-tight. Never with the wrench, never backed off.',
+  maker: "Tighten it to the maker's figure on the filter or in the book. Never back it off.",
+};
+
+function prefillWords({ rules, fittings }: MachineSetUp): string {
+  if (rules.prefill === 'never') return 'Leave it empty.';
+  return fittings.oilFilter === 'upright' ? 'Fill it with new oil.' : 'Fill it half: it lies on its side.';
+}
+
+function oilFilterSteps(setUp: MachineSetUp): Step[] {
+  const isElement = setUp.fittings.oilFilter === 'element';
+  return [
+    step(
+      'filterOff',
+      'whileItDrains',
+      isElement
+        ? 'Open the filter housing, lift the element out, and take the old sealing ring off.'
+        : 'Take the old filter off with the wrench; its gasket must come with it. A second gasket left behind blows out. Wipe the seat.',
+      4,
+      { ...{ cautions: ['hotOil'], tools: ['oil filter wrench', 'rags'], fluid: FLUID, after: [] } },
+    ),
+    step(
+      'filterOn',
+      'filtersOn',
+      isElement
+        ? 'Put the new element and ring in, oil the ring, and close the housing.'
+        : `Same height as the old one or taller, never smaller. Oil the new gasket. ${prefillWords(setUp)} ${TIGHTNESS[setUp.rules.filterTightness]}`,
+      4,
+      { rule: isElement ? 'prefill' : 'filterTightness', fluid: FLUID },
+    ),
+  ];
+}
+
+function drainWith({
+  fittings,
+  rules,
+}: MachineSetUp): 'cartridge' | 'extractor' | 'extractorThenPlug' | 'plug' {
+  if (fittings.oilDrain === 'cartridge') return 'cartridge';
+  if (fittings.oilDrain === 'extractor') return 'extractor';
+  return rules.drain;
+}
+
+const OPENING = {
+  plug: 'Turn the drain plug out by hand at the end, away from your sleeve.',
+  twoPlugs: 'Turn out both sump plugs: each side keeps its own oil.',
+  valve: 'Put the hose on the drain valve and give it a quarter turn.',
+  hose: 'Lay the drain hose into the pan and open it.',
+} as const;
+
+function drainSteps(setUp: MachineSetUp): Step[] {
+  const way = drainWith(setUp);
+  const drains = fluidNeed(setUp, /engine oil/i, changesFilter(setUp));
+  const { oilDrain } = setUp.fittings;
+  const opening = OPENING[oilDrain === 'extractor' || oilDrain === 'cartridge' ? 'plug' : oilDrain];
+  const wait = { handsOff: 8, wait: 'draining', fluid: FLUID, rule: 'drain', drains } as const;
+  const open = step(
+    'drain',
+    'startDraining',
+    `Pan under the drain. Open the fill cap so that the oil does not glug. ${opening} Let it come to a slow drip; a card keeps it off belts and axles.`,
+    4,
+    {
+      ...wait,
+      ...{ needs: ['safe', 'warm'], cautions: ['hotOil', 'usedOil'] },
+      tools: toolsFor(setUp, /sump|drain/i, ['drain pan', 'wrench for the drain plug']),
+    },
+  );
+  const extract = step(
+    'extract',
+    'startDraining',
+    'Pull the dipstick, push the extractor tube down to the bottom, and pump.',
+    3,
+    { ...wait, needs: ['safe', 'warm'], cautions: ['hotOil', 'usedOil'], tools: ['oil extractor'] },
+  );
+  if (way === 'extractor') return [extract];
+  if (way === 'extractorThenPlug') return [extract, { ...open, handsOff: 4, drains: null }];
+  return [open];
+}
+
+function closeStep(setUp: MachineSetUp): Step {
+  const isValve = setUp.fittings.oilDrain === 'valve' || setUp.fittings.oilDrain === 'hose';
+  return step(
+    'close',
+    'closeDrains',
+    isValve
+      ? 'Close the valve, take the hose off, put its cap on, and wipe dry.'
+      : 'Put the plug back with a good sealing washer. A plastic plug only snug.',
+    3,
+    {
+      ...{ tools: ['new sealing washer', 'torque wrench'], fluid: FLUID, rule: 'torque' },
+      figures: torqueFigures(setUp, /drain|sump/i),
+    },
+  );
+}
+
+function refillSteps(setUp: MachineSetUp): Step[] {
+  const fills = fluidNeed(setUp, /engine oil/i, changesFilter(setUp));
+  return [
+    step(
+      'pour',
+      'firstPour',
+      'Pour the first part of the oil. Check the dipstick before the first start: an engine started without oil is lost.',
+      4,
+      { tools: ['funnel', 'jug with a scale'], fluid: FLUID, fills, rule: 'fillTarget' },
+    ),
+    step('run', 'run', 'Run it for half a minute and watch the oil light go out. Then stop the engine.', 1, {
+      ...{ shared: 'run', cautions: ['exhaust'], needs: [] },
+    }),
+    step('leaks', 'leakCheck', 'Look at filter and plug for leaks. Wipe them dry and look again.', 2, {
+      ...{ shared: 'leakCheck', tools: ['torch'] },
+    }),
+    step('settle', 'settle', 'Let the oil run down.', 0, { handsOff: 2, wait: 'settling', shared: 'settle' }),
+    step(
+      'dipstick',
+      'topUp',
+      'Read the dipstick as this machine wants it, screwed in or resting on the threads. Add in small amounts; never over the mark.',
+      3,
+      { look: 'engineOil', fills, rule: 'fillTarget', fluid: FLUID },
+    ),
+    step(
+      'label',
+      'finish',
+      'Write date, hours and oil grade on the filter, or on the label by the fill cap.',
+      1,
+      {
+        ...{ needs: [], after: [] },
+      },
+    ),
+    step('waste', 'finish', 'Pour the used oil into its container and write down how much.', 3, {
+      ...{ cautions: ['usedOil'], tools: ['used-oil container'], needs: [], shared: 'usedOil', after: [] },
+    }),
+  ];
+}
+
+function cartridgeSteps(setUp: MachineSetUp): Step[] {
+  const [, ...rest] = refillSteps(setUp);
+  return [
+    step(
+      'cartridge',
+      'filtersOn',
+      'Turn the old oil cartridge out, wipe the seat, and turn the new one in until it clicks.',
+      4,
+      {
+        ...{ cautions: ['hotOil', 'usedOil'], tools: ['drain pan', 'rags'], fluid: FLUID },
+      },
+    ),
+    ...rest,
+  ];
+}
+
+export const ENGINE_OIL: Procedure = {
+  key: 'engineOil',
+  name: 'Engine oil',
+  actions: ['replace'],
+  component: OIL_COMPONENT,
+  steps(setUp, item) {
+    const clean = step(
+      'clean',
+      'cleanDown',
+      'Blow or brush round filter, drain and fill hole, so that nothing falls in.',
+      3,
+      {
+        ...{ shared: 'cleanDown', tools: ['blower or brush'], cautions: ['compressedAir'], needs: [] },
+      },
+    );
+    if (drainWith(setUp) === 'cartridge') return [clean, ...cartridgeSteps(setUp)];
+    const withFilter = /filter/i.test(item.name) && setUp.fittings.oilFilter !== 'none';
+    const drains = drainSteps(setUp);
+    const drained = drains.at(-1)?.id ?? 'drain';
+    const [off, on] = oilFilterSteps(setUp);
+    return [
+      clean,
+      ...drains,
+      ...(withFilter && off ? [{ ...off, after: afterHands(drained) }] : []),
+      ...(drainWith(setUp) === 'extractor'
+        ? []
+        : [{ ...closeStep(setUp), after: [{ id: drained, link: 'finish' as const }] }]),
+      ...(withFilter && on
+        ? [
+            {
+              ...on,
+              after: [
+                { id: 'filterOff', link: 'finish' as const },
+                { id: drained, link: 'finish' as const },
+              ],
+            },
+          ]
+        : []),
+      ...refillSteps(setUp),
+    ];
+  },
+};
+
+export const OIL_FILTER: Procedure = {
+  key: 'oilFilter',
+  name: 'Engine oil filter',
+  actions: ['replace'],
+  component: FILTER_COMPONENT,
+  steps: oilFilterSteps,
+};

@@ -1,0 +1,180 @@
+import type { MachineSetUp } from '../machineSetUp.js';
+import { fluidNeed, torqueFigures } from '../machineSetUp.js';
+import type { Procedure } from '../procedure.js';
+import { afterAll, afterHands, step } from '../step.js';
+import type { Step } from '../step.js';
+
+interface Way {
+  readonly fluid: string;
+  readonly onCard: RegExp;
+  readonly needs: Step['needs'];
+  readonly cautions: Step['cautions'];
+  readonly drain: string;
+  readonly drips: number;
+  /** null where it has no filter */
+  readonly filter: string | null;
+  readonly fill: string;
+  readonly read: string;
+}
+
+/** Drain, filter, fill and read: the way of every oil but the engine's. */
+function change(setUp: MachineSetUp, way: Way): Step[] {
+  const need = fluidNeed(setUp, way.onCard, way.filter !== null);
+  const { fluid, needs, cautions } = way;
+  return [
+    step('drain', 'startDraining', way.drain, 5, {
+      ...{
+        needs,
+        cautions: [...cautions, 'usedOil'],
+        handsOff: way.drips,
+        wait: 'draining',
+        fluid,
+        drains: need,
+      },
+      tools: ['drain pan', 'wrench for the drain plug'],
+    }),
+    ...(way.filter
+      ? [
+          step('filter', 'whileItDrains', way.filter, 8, {
+            needs,
+            cautions,
+            fluid,
+            after: afterHands('drain'),
+            tools: ['oil filter wrench', 'rags'],
+          }),
+        ]
+      : []),
+    step('close', 'closeDrains', 'Put the plugs back with good washers.', 3, {
+      ...{
+        needs,
+        fluid,
+        after: afterAll('drain', ...(way.filter ? ['filter'] : [])),
+        tools: ['torque wrench'],
+        rule: 'torque',
+      },
+      figures: torqueFigures(setUp, new RegExp(fluid, 'i')),
+    }),
+    step('fill', 'firstPour', way.fill, 6, {
+      needs,
+      fluid,
+      fills: need,
+      tools: ['funnel', 'jug with a scale'],
+    }),
+    step('read', 'topUp', way.read, 3, { fluid }),
+    step('waste', 'finish', 'Pour the used oil into its container and write down how much.', 3, {
+      ...{ cautions: ['usedOil'], tools: ['used-oil container'], needs: [], shared: 'usedOil', after: [] },
+    }),
+  ];
+}
+
+export const HYDRO_OIL: Procedure = {
+  key: 'hydroOil',
+  name: 'Hydro oil and filters',
+  actions: ['replace'],
+  component: /hydro oil/i,
+  steps: (setUp) =>
+    change(setUp, {
+      ...{
+        fluid: 'hydro',
+        onCard: /hydro/i,
+        needs: ['safe', 'warm', 'deckRaised'],
+        cautions: ['raisedDeck', 'hotOil'],
+      },
+      ...{ drain: 'Clean round both units. Filters off on both sides and let them run out.', drips: 10 },
+      filter: 'New filters on both units, gaskets oiled, hand-tight; only the kind the book names.',
+      fill: 'Fill through the top ports until oil shows, then the tank to its cold mark.',
+      read: 'Wheels off the ground, drive levers slowly to and fro until they pull evenly; read again and top up.',
+    }),
+};
+
+export const TRANSMISSION_OIL: Procedure = {
+  key: 'transmissionOil',
+  name: 'Transmission oil, strainer and filter',
+  actions: ['replace'],
+  component: /^transmission oil|^transaxle/i,
+  covers: ['transmissionFilter'],
+  steps: (setUp) =>
+    change(setUp, {
+      ...{
+        fluid: 'transmission',
+        onCard: /transmission|transaxle/i,
+        needs: ['safe', 'warm'],
+        cautions: ['hotOil', 'hydraulicPressure'],
+      },
+      ...{ drain: 'Pan under the lowest plugs. Open all of them, then the fill cap.', drips: 15 },
+      filter:
+        setUp.machineClass === 'compactTractor'
+          ? 'Filter off and on, gasket oiled. Pull the wire strainer, wash it in clean diesel, and put it back with a new ring.'
+          : null,
+      fill: 'Fill slowly to the mark, the machine level.',
+      read: 'Raise and lower a few times, engine off, read again on level ground and top up.',
+    }),
+};
+
+export const TRANSMISSION_FILTER: Procedure = {
+  key: 'transmissionFilter',
+  name: 'Transmission filter',
+  actions: ['replace'],
+  component: /^transmission filter/i,
+  steps: () => [
+    step(
+      'change',
+      'filtersOn',
+      'Pan under the filter. Off with the wrench, seat wiped, new one with oiled gasket, by hand.',
+      8,
+      {
+        ...{
+          cautions: ['hotOil', 'hydraulicPressure'],
+          tools: ['oil filter wrench', 'drain pan'],
+          fluid: 'transmission',
+        },
+      },
+    ),
+    step('read', 'topUp', 'Raise and lower a few times, read the level on level ground and top up.', 3, {
+      fluid: 'transmission',
+    }),
+  ],
+};
+
+export const FRONT_AXLE_OIL: Procedure = {
+  key: 'frontAxleOil',
+  name: 'Front axle oil',
+  actions: ['replace'],
+  component: /front axle oil|differential/i,
+  steps: (setUp) =>
+    change(setUp, {
+      ...{ fluid: 'front axle', onCard: /front axle|differential/i, needs: ['safe'], cautions: [] },
+      ...{ drain: 'Open the plugs on both sides and the middle, and the breather.', drips: 12, filter: null },
+      fill: 'Fill through the level hole until it runs out.',
+      read: 'Wait, and fill again until it stands at the hole: the oil creeps along the axle.',
+    }),
+};
+
+export const HYDRAULIC_FILTERS: Procedure = {
+  key: 'hydraulicFilters',
+  name: 'Hydraulic filters',
+  actions: ['replace'],
+  component: /hydraulic filter/i,
+  steps: () => [
+    step(
+      'change',
+      'filtersOn',
+      'Two filters of different size: change one after the other, so that they are not swapped. Gaskets oiled, by hand.',
+      12,
+      {
+        ...{
+          needs: ['safe', 'bedUp'],
+          cautions: ['raisedBed', 'hydraulicPressure'],
+          tools: ['oil filter wrench', 'drain pan'],
+          fluid: 'hydraulic',
+        },
+      },
+    ),
+    step('leaks', 'leakCheck', 'Raise and lower the bed a few times and look for drips from a distance.', 3, {
+      cautions: ['hydraulicPressure'],
+    }),
+    step('read', 'topUp', 'Bed down, level ground: read the hydraulic level and top up.', 3, {
+      fluid: 'hydraulic',
+    }),
+  ],
+};

@@ -1,0 +1,143 @@
+import { toolsFor, torqueFigures } from '../machineSetUp.js';
+import type { MachineSetUp } from '../machineSetUp.js';
+import type { Procedure } from '../procedure.js';
+import { step } from '../step.js';
+
+const FUEL = /fuel filter/i;
+
+/** Under the hood of a tractor, behind the battery; within reach elsewhere. */
+function reach({ machineClass }: MachineSetUp) {
+  return machineClass === 'compactTractor'
+    ? (['safe', 'hoodOff', 'batteryOut'] as const)
+    : (['safe', 'cool'] as const);
+}
+
+const BLEED = 'Open the bleed screw, turn the pump by hand until fuel comes without bubbles, and close it.';
+
+export const FUEL_FILTER_REPLACE: Procedure = {
+  key: 'fuelFilterReplace',
+  name: 'Fuel filter: replace',
+  actions: ['replace'],
+  component: FUEL,
+  covers: ['fuelFilterClean'],
+  steps(setUp) {
+    const needs = reach(setUp);
+    const isInLine = setUp.fittings.fuelFilter === 'inLine';
+    return [
+      step('close', 'whileItDrains', 'Tank less than half full. Close the fuel tap, or clamp the hose.', 2, {
+        ...{ needs, cautions: ['fuel'], tools: ['hose clamp pliers', 'small pan'] },
+      }),
+      step(
+        'change',
+        'whileItDrains',
+        isInLine
+          ? 'Loosen the clamps, twist the hoses off, never pull. New filter with its arrow from the tank to the engine; clamps back.'
+          : 'Catch the fuel. Change the element with a new seal, oiled with fuel.',
+        5,
+        { needs, look: 'fuelFilter', cautions: ['fuel'], tools: ['pliers', 'rags'] },
+      ),
+      ...(setUp.fuel === 'diesel'
+        ? [
+            step('bleed', 'whileItDrains', BLEED, 5, {
+              needs,
+              cautions: ['dieselInjection', 'fuel'],
+              tools: ['wrench for the bleed screw'],
+            }),
+          ]
+        : []),
+      step('leaks', 'leakCheck', 'Open the tap and look for drips at the filter, the engine running.', 2, {
+        cautions: ['fuel'],
+      }),
+    ];
+  },
+};
+
+export const FUEL_FILTER_CLEAN: Procedure = {
+  key: 'fuelFilterClean',
+  name: 'Fuel filter: clean, bleed',
+  actions: ['clean'],
+  component: FUEL,
+  steps: (setUp) => [
+    step(
+      'bowl',
+      'whileItDrains',
+      'Close the tap. Turn the bowl off over a pan and look into it. Rinse bowl and screen in clean diesel.',
+      6,
+      {
+        ...{ needs: reach(setUp), look: 'fuelFilter', cautions: ['fuel'], tools: ['small pan', 'rags'] },
+      },
+    ),
+    step('bleed', 'whileItDrains', `New seal, bowl back. ${BLEED}`, 6, {
+      ...{ needs: reach(setUp), cautions: ['dieselInjection'], tools: ['wrench for the bleed screw'] },
+    }),
+    step('leaks', 'leakCheck', 'Look for drips at the bowl, the engine running.', 2, { cautions: ['fuel'] }),
+  ],
+};
+
+function gapOf({ spec }: MachineSetUp) {
+  const gap = spec.plugs[0]?.gap;
+  if (gap === undefined) return null;
+  const label = 'Gap';
+  return {
+    kind: 'range',
+    label,
+    dimension: 'length',
+    low: gap - GAP_TOLERANCE_MM,
+    high: gap + GAP_TOLERANCE_MM,
+  } as const;
+}
+
+/** A feeler gauge goes in steps of about this. */
+const GAP_TOLERANCE_MM = 0.03;
+const PLUG_TOOLS = ['deep plug socket with rubber insert', 'feeler gauge'];
+
+function plugsOut(setUp: MachineSetUp) {
+  return step(
+    'out',
+    'whileItDrains',
+    'Blow out the wells, pull the caps, and turn the plugs out. Keep them in order.',
+    5,
+    {
+      ...{ needs: ['safe', 'cool'], cautions: ['hotEngine'], look: 'sparkPlug', rule: 'plugs' },
+      tools: toolsFor(setUp, /plug/i, PLUG_TOOLS),
+    },
+  );
+}
+
+function plugsIn(setUp: MachineSetUp, text: string) {
+  return step('in', 'whileItDrains', text, 5, {
+    ...{
+      needs: ['safe', 'cool'],
+      measurement: gapOf(setUp),
+      rule: 'torque',
+      tools: ['torque wrench', 'feeler gauge'],
+    },
+    figures: torqueFigures(setUp, /spark plug/i),
+  });
+}
+
+export const PLUGS_REPLACE: Procedure = {
+  key: 'plugsReplace',
+  name: 'Spark plugs: replace',
+  actions: ['replace'],
+  component: /spark plug/i,
+  covers: ['plugsInspect'],
+  steps: (setUp) => [
+    plugsOut(setUp),
+    plugsIn(
+      setUp,
+      'Set the gap of the new plugs. Start the threads by hand; to the figure, or a quarter turn after the new washer meets the head.',
+    ),
+  ],
+};
+
+export const PLUGS_INSPECT: Procedure = {
+  key: 'plugsInspect',
+  name: 'Spark plugs: look at, set gap',
+  actions: ['inspect', 'clean'],
+  component: /spark plug/i,
+  steps: (setUp) => [
+    plugsOut(setUp),
+    plugsIn(setUp, 'Measure and set the gap, and put them back: threads by hand, then to the figure.'),
+  ],
+};

@@ -1,0 +1,57 @@
+import type { DueAnswer } from '../schedule/due.js';
+import type { DueState } from '../schedule/dueState.js';
+import { proposeItems } from './proposal.js';
+import { setUp, TRACTOR, work } from './testing/jobs.js';
+
+const HOSES = work('Radiator hoses and clamps: look over', 'inspect', 'radiator hoses');
+const AIR = work('Primary air element: replace', 'replace', 'primary air element');
+const FUEL = work('Fuel filter: clean, bleed', 'clean', 'fuel filter');
+const TYRES = work('Tyre pressures', 'inspect', 'tyres');
+const ITEMS = [HOSES, AIR, FUEL, TYRES];
+
+function answers(states: Record<string, readonly [DueState, number]>): DueAnswer[] {
+  return ITEMS.map(({ id }) => {
+    const [state, used] = states[id] ?? ['fine', 0.1];
+    return { item: { id }, state, deciding: { used } } as unknown as DueAnswer;
+  });
+}
+
+const propose = (states: Record<string, readonly [DueState, number]>) =>
+  proposeItems(answers(states), setUp(ITEMS, TRACTOR)).map(({ itemId, reason }) => [itemId, reason.kind]);
+
+describe('what is worth doing in a visit', () => {
+  it('is all that is due or ripe, and nothing else where nothing is opened', () => {
+    expect(propose({ [TYRES.id]: ['overdue', 1.2], [HOSES.id]: ['coming', 0.9] })).toEqual([
+      [TYRES.id, 'due'],
+    ]);
+  });
+
+  it('is also what lies under an open hood, if little of its interval is thrown away', () => {
+    // Opening and closing the hood is 4 min. The air element is 6 min of work: 10 % thrown away is 0.6 min.
+    const due = { [HOSES.id]: ['ripe', 0.97] as const };
+    expect(propose({ ...due, [AIR.id]: ['coming', 0.9] })).toEqual([
+      [HOSES.id, 'ripe'],
+      [AIR.id, 'openAlready'],
+    ]);
+    // Half of its interval is too much to throw away.
+    expect(propose({ ...due, [AIR.id]: ['fine', 0.5] })).toEqual([[HOSES.id, 'ripe']]);
+  });
+
+  it('says what is open and what it saves', () => {
+    const [, along] = proposeItems(
+      answers({ [FUEL.id]: ['overdue', 1.1], [AIR.id]: ['fine', 0.8] }),
+      setUp(ITEMS, TRACTOR),
+    );
+    expect(along).toEqual({
+      itemId: AIR.id,
+      reason: {
+        ...{ kind: 'openAlready', access: ['hoodOff'], savedMinutes: 4 },
+        thrownAway: expect.closeTo(0.2, 9),
+      },
+    });
+  });
+
+  it('leaves a resting item to rest', () => {
+    expect(propose({ [HOSES.id]: ['ripe', 1], [AIR.id]: ['resting', 0.95] })).toEqual([[HOSES.id, 'ripe']]);
+  });
+});

@@ -1,0 +1,82 @@
+import type { DueAnswer } from '../schedule/due.js';
+import { ACCESS } from './access.js';
+import type { Access } from './access.js';
+import { sheetSteps } from './compose.js';
+import type { MachineSetUp, WorkItem } from './machineSetUp.js';
+
+/** Why an item is worth doing in a visit. */
+export type ProposalReason =
+  | { readonly kind: 'due' }
+  | { readonly kind: 'ripe' }
+  /** it is coming, and what it needs is open already */
+  | {
+      readonly kind: 'openAlready';
+      readonly access: readonly Access[];
+      /** minutes of opening and closing that it need not do once more */
+      readonly savedMinutes: number;
+      /** share of its interval that is thrown away, 0 to 1 */
+      readonly thrownAway: number;
+    };
+
+export interface Proposal {
+  readonly itemId: string;
+  readonly reason: ProposalReason;
+}
+
+/** Nobody throws away more of an interval than this, however handy it is. */
+const MOST_THROWN_AWAY = 0.35;
+/** Every machine is made safe and run warm or cool anyway; what counts is what comes off. */
+const COSTS_NOTHING: ReadonlySet<Access> = new Set(['safe', 'warm', 'cool']);
+
+function accessOf(setUp: MachineSetUp, items: readonly WorkItem[]): Access[] {
+  const needs = sheetSteps({ ...setUp, items }).flatMap((step) => step.needs);
+  return [...new Set(needs)].filter((access) => !COSTS_NOTHING.has(access));
+}
+
+function minutesOf(access: Access): number {
+  const { open, close } = ACCESS[access];
+  return open.handsOn + (close?.handsOn ?? 0);
+}
+
+function reasonOf(
+  answer: DueAnswer,
+  item: WorkItem,
+  openMinutes: ReadonlyMap<Access, number>,
+  setUp: MachineSetUp,
+): ProposalReason | null {
+  const thrownAway = 1 - Math.min(1, Math.max(0, answer.deciding?.used ?? 0));
+  if (answer.state === 'resting' || thrownAway > MOST_THROWN_AWAY) return null;
+  const access = accessOf(setUp, [item]).filter((name) => openMinutes.has(name));
+  const savedMinutes = access.reduce((sum, name) => sum + (openMinutes.get(name) ?? 0), 0);
+  const ownMinutes = sheetSteps({ ...setUp, items: [item] })
+    .filter((step) => step.access === null && !step.key.startsWith('visit.'))
+    .reduce((sum, step) => sum + step.handsOn, 0);
+  const isWorth = savedMinutes > 0 && savedMinutes >= thrownAway * ownMinutes;
+  return isWorth ? { kind: 'openAlready', access, savedMinutes, thrownAway } : null;
+}
+
+/**
+ * What is worth doing in a visit: everything due or ripe; and what is coming, where the way to it is open anyway and that saves at
+ * least as many minutes as are thrown away with the rest of its interval. Items are told by `setUp.items`; the rest is left out.
+ */
+export function proposeItems(answers: readonly DueAnswer[], setUp: MachineSetUp): Proposal[] {
+  const items = new Map(setUp.items.map((item) => [item.id, item]));
+  const now: Proposal[] = answers.flatMap(({ item, state }): Proposal[] => {
+    if (!items.has(item.id)) return [];
+    if (state === 'overdue' || state === 'noRecord') return [{ itemId: item.id, reason: { kind: 'due' } }];
+    return state === 'ripe' ? [{ itemId: item.id, reason: { kind: 'ripe' } }] : [];
+  });
+  const chosen = new Set(now.map(({ itemId }) => itemId));
+  const open = accessOf(
+    setUp,
+    setUp.items.filter(({ id }) => chosen.has(id)),
+  );
+  const openMinutes = new Map(open.map((name) => [name, minutesOf(name)]));
+  const along = answers.flatMap((answer): Proposal[] => {
+    const item = items.get(answer.item.id);
+    if (!item || chosen.has(item.id) || open.length === 0) return [];
+    const reason = reasonOf(answer, item, openMinutes, setUp);
+    return reason ? [{ itemId: item.id, reason }] : [];
+  });
+  return [...now, ...along];
+}

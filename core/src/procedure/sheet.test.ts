@@ -1,0 +1,209 @@
+import fc from 'fast-check';
+import { CAUTIONS } from './caution.js';
+import { PROCEDURES, proceduresFor } from './catalogue.js';
+import { sheetSteps } from './compose.js';
+import type { SheetStep } from './compose.js';
+import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from './machineSetUp.js';
+import type { MachineSetUp, WorkItem } from './machineSetUp.js';
+import { composeSheet, linksOf } from './sheet.js';
+import type { Sheet } from './sheet.js';
+import { ANNUAL_MOWER, ANNUAL_TRACTOR, setUp, TRACTOR, work } from './testing/jobs.js';
+import { HOUSE_RULES, withDefaults } from '../rules/houseRules.js';
+
+const SETTINGS = fc.record({
+  machineClass: fc.constantFrom('ridingMower', 'zeroTurn', 'compactTractor', 'utilityVehicle'),
+  fuel: fc.constantFrom('gasoline', 'diesel'),
+  oilDrain: fc.constantFrom(...OIL_DRAINS),
+  oilFilter: fc.constantFrom(...OIL_FILTERS),
+  fuelFilter: fc.constantFrom(...FUEL_FILTERS),
+  rules: fc.record(
+    Object.fromEntries(
+      HOUSE_RULES.map(({ key, options }) => [key, fc.constantFrom(...options.map((each) => each.key))]),
+    ),
+  ),
+  items: fc.subarray([...ANNUAL_MOWER, ...ANNUAL_TRACTOR.slice(1)], { minLength: 1 }),
+});
+
+function drawn({
+  machineClass,
+  fuel,
+  oilDrain,
+  oilFilter,
+  fuelFilter,
+  rules,
+  items,
+}: typeof SETTINGS extends fc.Arbitrary<infer T> ? T : never): MachineSetUp {
+  return setUp(items, {
+    ...{ machineClass, fuel, fittings: { oilDrain, oilFilter, fuelFilter }, rules: withDefaults(rules) },
+  });
+}
+
+const at = (sheet: Sheet, key: string) => sheet.steps.findIndex((step) => step.key === key);
+const keysOf = (sheet: Sheet) => sheet.steps.map(({ key }) => key);
+
+describe('a sheet', () => {
+  const oil = work('Engine oil and filter', 'replace', 'engine oil');
+  const plugs = work('Spark plugs: replace', 'replace', 'spark plugs');
+
+  it('warms before it drains, cools before the plugs, and fills the drip with dry work', () => {
+    const sheet = composeSheet(setUp([oil, plugs]));
+    const order = [
+      'access.warm.open',
+      'access.safe.open',
+      'engineOil.drain',
+      'engineOil.filterOff',
+      'plugsReplace.out',
+    ];
+    expect(order.map((key) => at(sheet, key))).toEqual(
+      order.map((key) => at(sheet, key)).toSorted((a, b) => a - b),
+    );
+    // Plugs wait for the engine to cool, 20 min after the machine was made safe.
+    const start = (key: string) => sheet.starts[at(sheet, key)] ?? 0;
+    expect(start('plugsReplace.out') - start('access.cool.open')).toBeGreaterThanOrEqual(20);
+    // The oil drips 8 min: the filter comes off meanwhile.
+    expect(start('engineOil.filterOff')).toBeLessThan(start('engineOil.drain') + 4 + 8);
+  });
+
+  it('of cold plugs alone runs nothing, and only makes sure that the engine is cool', () => {
+    const sheet = composeSheet(setUp([plugs]));
+    expect(keysOf(sheet)).not.toContain('access.warm.open');
+    const cool = sheet.steps.find(({ key }) => key === 'access.cool.open');
+    expect(cool).toMatchObject({ handsOff: 0, wait: null });
+  });
+
+  it('changes the filter with the oil where another item asks for it', () => {
+    const bare = work('Engine oil', 'replace', 'engine oil');
+    const filter = work('Oil filter', 'replace', 'oil filter');
+    const need = (items: WorkItem[]) =>
+      composeSheet(setUp(items)).steps.find(({ key }) => key === 'engineOil.pour')?.fills?.filterChanged;
+    expect([need([bare]), need([bare, filter]), need([oil])]).toEqual([false, true, true]);
+    const sheet = composeSheet(setUp([bare, filter]));
+    expect(at(sheet, 'oilFilter.filterOn')).toBeLessThan(at(sheet, 'engineOil.pour'));
+  });
+
+  it('does a weaker item along with the stronger', () => {
+    const sheet = composeSheet(
+      setUp([work('look', 'inspect', 'air filter'), work('new', 'replace', 'air filter')]),
+    );
+    expect(keysOf(sheet)).not.toContain('airFilterInspect.look');
+    expect(sheet.steps.find(({ key }) => key === 'airFilterReplace.in')?.itemIds).toEqual(['new', 'look']);
+  });
+
+  it('opens the hood before the battery and closes them the other way round', () => {
+    const sheet = composeSheet(setUp(ANNUAL_TRACTOR, TRACTOR));
+    const keys = [
+      'access.hoodOff.open',
+      'access.batteryOut.open',
+      'access.batteryOut.close',
+      'access.hoodOff.close',
+    ];
+    expect(keys.map((key) => at(sheet, key)).toSorted((a, b) => a - b)).toEqual(
+      keys.map((key) => at(sheet, key)),
+    );
+  });
+
+  it('follows the house rules and says which', () => {
+    const rules = withDefaults({ filterTightness: 'hand', drain: 'extractor', prefill: 'never' });
+    const sheet = composeSheet(setUp([oil], { rules }));
+    const on = sheet.steps.find(({ key }) => key === 'engineOil.filterOn');
+    expect(on).toMatchObject({ rule: 'filterTightness', text: expect.stringContaining('hand-tight') });
+    expect(keysOf(sheet)).toContain('engineOil.extract');
+    expect(keysOf(sheet)).not.toContain('engineOil.close');
+  });
+
+  it('names what to fetch: tools, and litres out and in', () => {
+    const { fetch } = composeSheet(setUp([oil]));
+    expect(fetch.drained).toEqual([{ fluid: 'Engine oil', litres: 2 }]);
+    expect(fetch.tools).toContain('oil filter wrench');
+  });
+
+  it('does work that nothing is known of by its book', () => {
+    const odd = work('Beacon: look over', 'inspect', 'beacon');
+    expect(proceduresFor(odd).map(({ key }) => key)).toEqual(['byTheBook']);
+    expect(composeSheet(setUp([odd])).steps.map(({ text }) => text)).toContain(
+      'Beacon: look over: as its book says.',
+    );
+  });
+
+  it('keeps every order, opens and closes each access once, whatever the machine, the shop and the items', () => {
+    fc.assert(
+      fc.property(SETTINGS, (settings) => {
+        const set = drawn(settings);
+        const sheet = composeSheet(set);
+        const keys = keysOf(sheet);
+        expect(new Set(keys).size).toBe(keys.length);
+        const start = new Map(keys.map((key, index) => [key, sheet.starts[index] ?? 0]));
+        const steps = sheetSteps(set);
+        const startOf = (index: number) => start.get(steps[index]?.key ?? '') ?? -1;
+        const broken = linksOf(steps).filter(({ from, to, lag }) => startOf(to) < startOf(from) + lag);
+        expect(broken).toEqual([]);
+        const isOpened = (need: string) => start.has(`access.${need}.open`);
+        expect(steps.filter(({ needs }) => !needs.every(isOpened))).toEqual([]);
+        for (const { id } of set.items) expect(steps.some(({ itemIds }) => itemIds.includes(id))).toBe(true);
+        const sum = steps.reduce((total, { handsOn, handsOff }) => total + handsOn + handsOff, 0);
+        expect(sheet.elapsed.two).toBeGreaterThanOrEqual(sheet.criticalPath);
+        expect(sheet.elapsed.one).toBeGreaterThanOrEqual(sheet.elapsed.two);
+        expect(sheet.elapsed.one).toBeLessThanOrEqual(sum);
+      }),
+      { seed: 9, numRuns: 300 },
+    );
+  });
+});
+
+/** Words that stand for a danger, and the cautions of which one must stand before. */
+const HAZARDS: readonly (readonly [RegExp, readonly (keyof typeof CAUTIONS)[]])[] = [
+  [/raise the bed|bed hinges/i, ['raisedBed', 'hydraulicPressure']],
+  [/(?:block|grind|measure|turn) (?:the |both )?(?:blades?|tips)/i, ['blades']],
+  [/\bfuel\b.*(?:tap|tank|clamp)|bowl/i, ['fuel', 'dieselInjection']],
+  [/bleed/i, ['dieselInjection']],
+  [/battery out|put the battery back/i, ['batteryOrder']],
+  [/below 30 psi/i, ['compressedAir']],
+];
+
+describe('the catalogue of procedures', () => {
+  const set = setUp([...ANNUAL_MOWER, ...ANNUAL_TRACTOR]);
+  const walked = PROCEDURES.flatMap((procedure) =>
+    [set, setUp(set.items, TRACTOR), setUp(set.items, { machineClass: 'utilityVehicle' })].map((each) => ({
+      procedure,
+      steps: procedure.steps(each, work(procedure.name, procedure.actions[0] ?? 'inspect', procedure.name)),
+    })),
+  );
+
+  it('is not empty, and no key stands in it twice', () => {
+    expect(PROCEDURES.length).toBeGreaterThan(30);
+    expect(new Set(PROCEDURES.map(({ key }) => key)).size).toBe(PROCEDURES.length);
+  });
+
+  it('gives every procedure steps with words, minutes and tools', () => {
+    for (const { procedure, steps } of walked) {
+      expect([procedure.key, steps.length > 0]).toEqual([procedure.key, true]);
+      expect([procedure.key, steps.some(({ handsOn }) => handsOn > 0)]).toEqual([procedure.key, true]);
+      const isBareHanded = ['dustValve', 'safetyStart'].includes(procedure.key);
+      expect([procedure.key, isBareHanded || steps.some(({ tools }) => tools.length > 0)]).toEqual([
+        procedure.key,
+        true,
+      ]);
+      for (const { text, handsOn, handsOff } of steps) {
+        expect(text).toMatch(/^[A-Z¾].*[.!]$/s);
+        expect(handsOn + handsOff).toBeGreaterThan(0);
+      }
+    }
+  });
+
+  it('sets a caution before every step whose words name a danger', () => {
+    const all: SheetStep[] = [
+      set,
+      setUp(set.items, TRACTOR),
+      setUp(set.items, { machineClass: 'utilityVehicle' }),
+    ].flatMap(sheetSteps);
+    let checked = 0;
+    for (const { key, text, cautions } of all) {
+      for (const [words, wanted] of HAZARDS) {
+        if (!words.test(text)) continue;
+        checked += 1;
+        expect([key, wanted.some((caution) => cautions.includes(caution))]).toEqual([key, true]);
+      }
+    }
+    expect(checked).toBeGreaterThan(10);
+  });
+});

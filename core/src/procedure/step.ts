@@ -1,0 +1,110 @@
+import type { Dimension } from '../units/units.js';
+import type { HouseRuleKey } from '../rules/houseRules.js';
+import type { LookKey } from '../checks/looks.js';
+import type { Access, WaitKind } from './access.js';
+import type { CautionKey } from './caution.js';
+import type { Phase } from './phase.js';
+
+/** A figure of the machine that a step works to, in SI. */
+export interface Figure {
+  readonly label: string;
+  readonly low: number;
+  readonly high: number;
+  readonly dimension: Dimension;
+}
+
+/** What a step measures; the figures it is judged by come from the machine. */
+export type Measurement =
+  | {
+      readonly kind: 'range';
+      readonly label: string;
+      readonly dimension: Dimension;
+      readonly low: number;
+      readonly high: number;
+    }
+  | { readonly kind: 'freePlay'; readonly label: string; readonly low: number; readonly high: number }
+  | {
+      readonly kind: 'tyres';
+      readonly label: string;
+      readonly low: number;
+      readonly high: number;
+      readonly sidewallMaximum: number;
+    }
+  | { readonly kind: 'battery'; readonly label: string }
+  | { readonly kind: 'charging'; readonly label: string }
+  | { readonly kind: 'deck'; readonly label: string }
+  | { readonly kind: 'bladeTips'; readonly label: string }
+  | { readonly kind: 'grease'; readonly label: string; readonly usual: number }
+  | { readonly kind: 'bolts'; readonly label: string };
+
+/** A fluid that a step drains or fills, with its capacities in litres. */
+export interface FluidNeed {
+  readonly fluid: string;
+  readonly litresWithFilter: number;
+  readonly litresWithoutFilter: number | null;
+  readonly filterChanged: boolean;
+}
+
+/** A step that comes before another, and whether what passes by itself in it is waited for. */
+export interface After {
+  readonly id: string;
+  readonly link: 'finish' | 'hands';
+}
+
+/** One thing to do. */
+export interface Step {
+  /** unique in its procedure */
+  readonly id: string;
+  readonly phase: Phase;
+  readonly text: string;
+  /** minutes of a pair of hands */
+  readonly handsOn: number;
+  /** minutes that pass by themselves afterwards */
+  readonly handsOff: number;
+  readonly wait: WaitKind | null;
+  readonly needs: readonly Access[];
+  readonly cautions: readonly CautionKey[];
+  readonly tools: readonly string[];
+  readonly figures: readonly Figure[];
+  readonly measurement: Measurement | null;
+  readonly look: LookKey | null;
+  /** the house rule it follows */
+  readonly rule: HouseRuleKey | null;
+  readonly drains: FluidNeed | null;
+  readonly fills: FluidNeed | null;
+  /** steps of the same procedure that come before it; the step above, where it names none */
+  readonly after: readonly After[] | null;
+  /** the fluid on whose way it lies: steps of several items on the same way keep the order of the phases */
+  readonly fluid: string | null;
+  /** steps of several items under the same key are one step of the sheet */
+  readonly shared: string | null;
+}
+
+type Optional = Omit<Step, 'id' | 'phase' | 'text' | 'handsOn'>;
+
+const NOTHING: Optional = {
+  ...{ handsOff: 0, wait: null, needs: ['safe'], cautions: [], tools: [], figures: [], measurement: null },
+  ...{ look: null, rule: null, drains: null, fills: null, after: null },
+  ...{ fluid: null, shared: null },
+};
+
+/** A step with what it says, and nothing besides; the machine is made safe first unless it says otherwise. */
+export function step(
+  id: string,
+  phase: Phase,
+  text: string,
+  handsOn: number,
+  more: Partial<Optional> = {},
+): Step {
+  return { id, phase, text, handsOn, ...NOTHING, ...more };
+}
+
+/** Waits for another step of the procedure, but not for what drips or dries after it. */
+export function afterHands(id: string): readonly After[] {
+  return [{ id, link: 'hands' }];
+}
+
+/** Waits until another step of the procedure is over. */
+export function afterAll(...ids: string[]): readonly After[] {
+  return ids.map((id) => ({ id, link: 'finish' }));
+}

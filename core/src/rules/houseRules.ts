@@ -1,0 +1,183 @@
+/** One way to do it, and why people hold it. */
+export interface RuleOption<K extends string = string> {
+  readonly key: K;
+  readonly words: string;
+  readonly why: string;
+}
+
+/** A choice on which good mechanics differ. */
+export interface HouseRule {
+  readonly key: string;
+  readonly question: string;
+  /** what it changes in the sheets */
+  readonly changes: string;
+  /** the first is the default */
+  readonly options: readonly [RuleOption, ...RuleOption[]];
+}
+
+function option<K extends string>(key: K, words: string, why: string): RuleOption<K> {
+  return { key, words, why };
+}
+
+export const HOUSE_RULES = [
+  {
+    key: 'filterTightness',
+    question: 'How tight is a spin-on filter?',
+    changes: 'The step that screws the oil filter on.',
+    options: [
+      option('turn', '¾ to 1 turn after contact, by hand', 'The gasket is squeezed the same every time.'),
+      option('hand', 'Hand-tight', 'It comes off again without a wrench.'),
+      option('maker', "The maker's figure", 'Where the filter or the book prints one, it was tested.'),
+    ],
+  },
+  {
+    key: 'prefill',
+    question: 'Is the new filter filled before it goes on?',
+    changes: 'The filter step, the first pour and the top-up.',
+    options: [
+      option('asItHangs', 'Full if it hangs upright, half if it lies', 'The engine has oil sooner.'),
+      option('never', 'Never', 'Nothing unfiltered gets into the clean side, and nothing drips.'),
+    ],
+  },
+  {
+    key: 'drain',
+    question: 'How does the oil come out?',
+    changes: 'The drain steps, their tools and how often the container is emptied.',
+    options: [
+      option('plug', 'Plug or valve, warm', 'The dirt at the bottom comes along.'),
+      option(
+        'extractorThenPlug',
+        'Extractor, then the plug',
+        'Less runs over the machine; the rest still comes.',
+      ),
+      option('extractor', 'Extractor only', 'Quick and clean, where the plug cannot be reached.'),
+    ],
+  },
+  {
+    key: 'fillTarget',
+    question: 'How full is full?',
+    changes: 'The fill plan: one pour or two.',
+    options: [
+      option('fullMark', 'To the full mark, in two stages', 'The filter swallows oil after the first run.'),
+      option('shadeUnder', 'A shade under the full mark', 'Oil expands, and too much does more harm.'),
+    ],
+  },
+  {
+    key: 'plugs',
+    question: 'When are spark plugs replaced?',
+    changes: 'What the sheet says of plugs that look good.',
+    options: [
+      option('yearly', 'Every year', 'They cost less than a day of a mower that will not start.'),
+      option('hours', 'By hours', 'Wear follows hours.'),
+      option('condition', 'By condition and gap', 'A good plug with its gap set goes on.'),
+    ],
+  },
+  {
+    key: 'airFilter',
+    question: 'When is an air filter replaced?',
+    changes: 'What the sheet says of a filter that passes the look.',
+    options: [
+      option('condition', 'By condition', 'Dust decides, not the calendar.'),
+      option('cleanAndYearly', 'Clean by hours, replace yearly', 'Each cleaning widens the pores a little.'),
+    ],
+  },
+  {
+    key: 'cleanPaper',
+    question: 'How is paper cleaned?',
+    changes: 'The step that cleans an air element.',
+    options: [
+      option('tap', 'Tapped out, and replaced when that is not enough', 'Nothing tears the paper.'),
+      option('air', 'Air from inside, at most 30 psi', 'It takes out what tapping leaves.'),
+      option('brush', 'A soft brush', 'No pressure, no dust in the air.'),
+    ],
+  },
+  {
+    key: 'greasing',
+    question: 'How much grease?',
+    changes: 'The grease steps.',
+    options: [
+      option('purge', 'Until clean grease shows', 'The dirt goes out with the old grease.'),
+      option('strokes', 'A set number of strokes', 'Too much blows seals and flings on belts.'),
+    ],
+  },
+  {
+    key: 'annual',
+    question: 'When is the yearly service?',
+    changes: 'Which items are proposed before and after the season.',
+    options: [
+      option('autumn', 'Autumn, before lay-up', 'No acid of old oil stays in over winter.'),
+      option('spring', 'Spring, before the season', 'It starts the season fresh.'),
+      option('split', 'Oil and fuel in autumn, blades and deck in spring', 'Each when it matters.'),
+    ],
+  },
+  {
+    key: 'parts',
+    question: 'Whose parts?',
+    changes: 'Which article is proposed where several fit.',
+    options: [
+      option(
+        'makerInWarranty',
+        "The maker's under warranty, then by price",
+        'No argument while it is covered.',
+      ),
+      option('maker', "Always the maker's", 'It fits, and nobody asks.'),
+      option('specification', 'By specification', 'What meets the figures does the work.'),
+    ],
+  },
+  {
+    key: 'torque',
+    question: 'Which fasteners get the torque wrench?',
+    changes: 'Whether steps without a figure ask for the wrench.',
+    options: [
+      option('listed', 'Those with a figure in the book', 'Where it matters, the book says so.'),
+      option('all', 'All of them', 'Nobody guesses, and nothing is forgotten.'),
+    ],
+  },
+] as const satisfies readonly HouseRule[];
+
+export type HouseRuleKey = (typeof HOUSE_RULES)[number]['key'];
+type Rule<K extends HouseRuleKey> = Extract<(typeof HOUSE_RULES)[number], { key: K }>;
+
+/** What the shop has chosen, by rule. */
+export type HouseRules = { readonly [K in HouseRuleKey]: Rule<K>['options'][number]['key'] };
+
+/** The first option of every rule. */
+export const DEFAULT_RULES = Object.fromEntries(
+  HOUSE_RULES.map(({ key, options }) => [key, options[0].key]),
+) as unknown as HouseRules;
+
+/** The chosen rules with the default wherever nothing, or nothing that is offered, was chosen. */
+export function withDefaults(chosen: Readonly<Record<string, unknown>> | null): HouseRules {
+  return Object.fromEntries(
+    HOUSE_RULES.map(({ key, options }) => [
+      key,
+      options.find((each) => each.key === chosen?.[key])?.key ?? options[0].key,
+    ]),
+  ) as unknown as HouseRules;
+}
+
+/** The rule in one sentence, as the sheet cites it. */
+export function ruleWords(key: HouseRuleKey, rules: HouseRules): string {
+  const rule: HouseRule | undefined = HOUSE_RULES.find((each) => each.key === key);
+  return rule?.options.find((each) => each.key === rules[key])?.words ?? '';
+}
+
+/** Practices that are not offered, and why. */
+export const REFUSED_PRACTICES = [
+  {
+    practice: 'Backing a tightened filter off a little',
+    why: 'The gasket has set; loosened again it weeps, and at full pressure it blows out.',
+  },
+  {
+    practice: 'More pressure in a tyre than its sidewall says',
+    why: 'The figure is the limit at which it was tested; beyond it the tyre can burst in your face.',
+  },
+  {
+    practice: 'A substitute filter smaller than the original',
+    why: 'It clogs earlier and then lets the oil past unfiltered.',
+  },
+  {
+    practice: 'Working under a raised bed or deck without its prop',
+    why: 'A hose that gives way gives no warning. The lock or the stands carry it, never the hydraulics.',
+  },
+] as const;
