@@ -8,5 +8,6 @@ export const SUBJECTS = [
   'books',
   'seasons',
   'site',
+  'usedOil',
 ] as const;
 export type Subject = (typeof SUBJECTS)[number];

@@ -55,7 +55,7 @@ async function readyJob(machine: Machine): Promise<{ job: Job; body: object }> {
   });
   let job = opened;
   for (const { itemId, version } of opened.items) {
-    job = await ask<Job>('PUT', `/jobs/${opened.id}/items/${itemId}`, { ticked: true, version });
+    job = await ask<Job>('PUT', `/jobs/${opened.id}/items/${itemId}`, { outcome: 'done', version });
   }
   const people = await ask<{ id: string }[]>('GET', '/people');
   const { today } = await ask<{ today: string }>('GET', '/session');

@@ -12,6 +12,15 @@ import { ExportFleet } from './fleetFile/exportFleet.js';
 import { FleetFileController } from './fleetFile/fleetFile.controller.js';
 import { ImportFleet } from './fleetFile/importFleet.js';
 import { HealthController } from './health/health.controller.js';
+import { Defects } from './defect/defects.js';
+import { DefectsController } from './defect/defects.controller.js';
+import { JobSteps } from './job/jobSteps.js';
+import { OpenJobs } from './job/openJobs.js';
+import { Visits } from './job/visits.js';
+import { UsedOil } from './oil/usedOil.js';
+import { UsedOilController } from './oil/usedOil.controller.js';
+import { Workshop } from './site/workshop.js';
+import { WorkshopController } from './site/workshop.controller.js';
 import { JobsController } from './job/jobs.controller.js';
 import { Jobs } from './job/jobs.js';
 import { JobSheets } from './job/jobSheets.js';
@@ -61,6 +70,7 @@ export class AppModule {
       ],
       controllers: [
         BooksController,
+        DefectsController,
         FleetController,
         FleetFileController,
         HealthController,
@@ -75,6 +85,8 @@ export class AppModule {
         ShelfController,
         SiteSettingsController,
         TodayController,
+        UsedOilController,
+        WorkshopController,
       ],
       providers: [
         { provide: Sequelize, useValue: sequelize },
@@ -84,6 +96,7 @@ export class AppModule {
         { provide: APP_FILTER, useClass: ProblemFilter },
         BookCatalogue,
         Books,
+        Defects,
         ExportFleet,
         FirstCrewLead,
         Fleet,
@@ -92,10 +105,12 @@ export class AppModule {
         ImportFleet,
         Jobs,
         JobSheets,
+        JobSteps,
         LiveFeed,
         MachineParts,
         MeterChanges,
         Meters,
+        OpenJobs,
         People,
         Records,
         Seasons,
@@ -106,6 +121,9 @@ export class AppModule {
         SiteSettings,
         Today,
         UnitOfWork,
+        UsedOil,
+        Visits,
+        Workshop,
       ],
     };
   }

@@ -58,6 +58,10 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./machine/MachinePage.js')).MachinePage }),
               },
               {
+                path: 'fleet/:machineId/visit',
+                lazy: async () => ({ Component: (await import('./job/ComposePage.js')).ComposePage }),
+              },
+              {
                 path: 'jobs/:jobId',
                 lazy: async () => ({ Component: (await import('./job/JobPage.js')).JobPage }),
               },
@@ -68,6 +72,16 @@ export const routes: RouteObject[] = [
               {
                 path: 'records',
                 lazy: async () => ({ Component: (await import('./records/RecordsPage.js')).RecordsPage }),
+              },
+              {
+                path: 'setup/house-rules',
+                lazy: async () => ({
+                  Component: (await import('./setup/HouseRulesPage.js')).HouseRulesPage,
+                }),
+              },
+              {
+                path: 'bench/:tool?',
+                lazy: async () => ({ Component: (await import('./bench/BenchPage.js')).BenchPage }),
               },
               {
                 path: 'setup',

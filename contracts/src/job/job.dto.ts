@@ -1,9 +1,11 @@
+import type { MachineSetUp, ProposalReason } from '@yugator/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
   ArrayUnique,
   IsBoolean,
+  IsIn,
   IsInt,
   IsNumber,
   IsOptional,
@@ -12,12 +14,15 @@ import {
   Max,
   MaxLength,
   Min,
+  ValidateIf,
   ValidateNested,
 } from 'class-validator';
 import { IsCivilDay } from '../civilDay.js';
 import { MachineRefDto, VoidedDto } from '../machine/machine.dto.js';
 import { IsMeterHours } from '../meterHours.js';
 import { DueLineDto } from '../schedule/due.dto.js';
+import { IsFound } from './found.js';
+import type { Found } from './found.js';
 import { Trimmed } from '../trimmed.js';
 
 const BASED_ON = 'The version that the change is based on is missing.';
@@ -33,9 +38,76 @@ export class OpenJobDto {
   itemIds!: string[];
 }
 
-export class TickDto {
-  @IsBoolean({ message: 'Say whether the item is done.' })
-  ticked!: boolean;
+/** What became of an item in a job. */
+export const OUTCOMES = ['done', 'kept', 'deferred', 'defect'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+/** How bad a defect is: to be watched, mended soon, or the machine is not to be used. */
+export const SEVERITIES = ['watch', 'soon', 'stop'] as const;
+export type Severity = (typeof SEVERITIES)[number];
+
+export class OutcomeDto {
+  /** null takes the outcome back */
+  @ValidateIf((fields: OutcomeDto) => fields.outcome !== null)
+  @IsIn(OUTCOMES, { message: 'Choose done, kept, deferred or defect.' })
+  outcome!: Outcome | null;
+
+  /** life hours of the engine at which a part that is kept is looked at again, or deferred work is due */
+  @IsOptional()
+  @IsMeterHours()
+  untilLife?: number | null;
+
+  /** the day of the same */
+  @IsOptional()
+  @IsCivilDay({ message: 'Give the day as a date that exists, such as 2027-07-01.' })
+  untilOn?: string | null;
+
+  /** of a defect */
+  @IsOptional()
+  @IsIn(SEVERITIES, { message: 'Say how bad it is: watch it, mend it soon, or not to be used.' })
+  severity?: Severity | null;
+
+  /** why, or what was found */
+  @IsOptional()
+  @Trimmed()
+  @MaxLength(300, { message: 'Keep the note within 300 letters.' })
+  note?: string;
+
+  @IsInt({ message: BASED_ON })
+  version!: number;
+}
+
+/** Where a step stands. */
+export class UpdateStepDto {
+  @IsBoolean({ message: 'Say whether the step is done.' })
+  isDone!: boolean;
+
+  /** its cautions were read */
+  @IsBoolean({ message: 'Say whether the cautions were read.' })
+  isAcknowledged!: boolean;
+
+  /** begins what passes by itself, or forgets that it began; left out, it goes on as it is */
+  @IsOptional()
+  @IsIn(['start', 'forget'], { message: 'Say whether the time starts or is forgotten.' })
+  timer?: 'start' | 'forget';
+
+  /** figures in SI and words, by the name of the field */
+  @ValidateIf((fields: UpdateStepDto) => fields.found !== null)
+  @IsFound()
+  found!: Found | null;
+
+  /** 0 for a step that nobody touched yet */
+  @IsInt({ message: BASED_ON })
+  version!: number;
+}
+
+/** Puts a job aside until something is there, or takes it up again. */
+export class PauseJobDto {
+  /** null takes it up again */
+  @ValidateIf((fields: PauseJobDto) => fields.reason !== null)
+  @Trimmed()
+  @Length(3, 200, { message: 'Say in 3 to 200 letters what it waits for.' })
+  reason!: string | null;
 
   @IsInt({ message: BASED_ON })
   version!: number;
@@ -75,6 +147,19 @@ export class SignOffDto {
   @ArrayUnique((draw: DrawDto) => draw.articleId, { message: 'Each article counts once; add up its lines.' })
   draws!: DrawDto[];
 
+  /** litres that went into the used-oil container */
+  @IsOptional()
+  @Min(0, { message: 'Litres cannot be below 0.' })
+  @Max(500, { message: 'Keep the used oil within 500 litres.' })
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the litres of used oil as a number.' })
+  usedOilLitres?: number;
+
+  /** defects that were mended */
+  @IsOptional()
+  @IsString({ each: true, message: 'Choose defects of the machine.' })
+  @ArrayMaxSize(100, { message: 'Choose 100 defects at most.' })
+  mendedDefectIds?: string[];
+
   @IsOptional()
   @Trimmed()
   @MaxLength(1000, { message: 'Keep the note within 1,000 letters.' })
@@ -89,10 +174,87 @@ export class DropJobDto {
   version!: number;
 }
 
+/** A step of a job that somebody touched. */
+export class JobStepDto {
+  key!: string;
+  isDone!: boolean;
+  isAcknowledged!: boolean;
+  /** instant at which what passes by itself began, ISO 8601 UTC; null where it did not */
+  startedAt!: string | null;
+  found!: Found | null;
+  by!: string;
+  version!: number;
+}
+
+/** What the shop drains into, in litres. */
+export class VesselsDto {
+  panLitres!: number;
+  extractorLitres!: number;
+  /** that the used-oil container still takes */
+  roomLitres!: number;
+}
+
+/** Something that is wrong with a machine. */
+export class DefectDto {
+  id!: string;
+  machine!: MachineRefDto;
+  /** civil date */
+  foundOn!: string;
+  reportedBy!: string;
+  words!: string;
+  severity!: Severity;
+  itemName!: string | null;
+  /** the job that mended it; null while it is open */
+  closedByJobId!: string | null;
+}
+
+/** Says that something is wrong with a machine. */
+export class ReportDefectDto {
+  @Trimmed()
+  @Length(3, 300, { message: 'Say in 3 to 300 letters what is wrong.' })
+  words!: string;
+
+  @IsIn(SEVERITIES, { message: 'Say how bad it is: watch it, mend it soon, or not to be used.' })
+  severity!: Severity;
+}
+
+/** An item that is worth doing in a visit, and why. */
+export class ProposalDto {
+  itemId!: string;
+  reason!: ProposalReason;
+}
+
+/** What an item takes from the shelf. */
+export class ItemNeedDto {
+  itemId!: string;
+  articleId!: string;
+  name!: string;
+  unit!: 'piece' | 'litre';
+  quantity!: number;
+  onHand!: number;
+}
+
+/** What a visit of a machine could be composed of. */
+export class VisitDto {
+  machine!: MachineRefDto;
+  /** with every item that the machine has */
+  setUp!: MachineSetUp;
+  lines!: DueLineDto[];
+  proposals!: ProposalDto[];
+  needs!: ItemNeedDto[];
+  defects!: DefectDto[];
+  openJobId!: string | null;
+}
+
 export class JobItemDto {
   itemId!: string;
   name!: string;
-  ticked!: boolean;
+  /** null while nothing is said */
+  outcome!: Outcome | null;
+  untilLife!: number | null;
+  untilOn!: string | null;
+  severity!: Severity | null;
+  note!: string;
   version!: number;
   minutes!: number;
   /** how the item stands now; null once the machine no longer has it */
@@ -120,7 +282,18 @@ export class JobDto {
   openedOn!: string;
   openedBy!: string;
   items!: JobItemDto[];
-  /** what the items ticked so far take from the shelf */
+  /** the machine, the shop and the items that the sheet is composed from */
+  setUp!: MachineSetUp;
+  /** what its items take from the shelf */
+  needs!: ItemNeedDto[];
+  /** steps that somebody touched */
+  steps!: JobStepDto[];
+  vessels!: VesselsDto;
+  /** what it waits for; null while it is worked on */
+  pausedReason!: string | null;
+  /** open defects of the machine */
+  defects!: DefectDto[];
+  /** what the items done so far take from the shelf */
   proposed!: JobDrawDto[];
   /** what the meter showed last, to start the sign-off from */
   lastShown!: number | null;
@@ -139,11 +312,19 @@ export class RecordDto {
   doneBy!: string;
   minutes!: number;
   items!: string[];
+  /** items that were kept, deferred or found defective, and why */
+  others!: RecordOtherDto[];
   draws!: RecordDrawDto[];
   /** in minor units of the site's currency */
   partsCostMinor!: number;
   note!: string;
   voided!: VoidedDto | null;
+}
+
+export class RecordOtherDto {
+  name!: string;
+  outcome!: Outcome;
+  note!: string;
 }
 
 export class RecordDrawDto {

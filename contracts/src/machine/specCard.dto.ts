@@ -1,3 +1,5 @@
+import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from '@yugator/core';
+import type { FuelFilter, OilDrain, OilFilter, ServiceFittings } from '@yugator/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -142,6 +144,18 @@ export class NamedNoteDto {
   note!: string;
 }
 
+/** How the engine is fitted, as far as it changes the work. */
+export class ServiceFittingsDto implements ServiceFittings {
+  @IsIn(OIL_DRAINS, { message: 'Choose how the oil comes out.' })
+  oilDrain!: OilDrain;
+
+  @IsIn(OIL_FILTERS, { message: 'Choose how the oil filter is fitted.' })
+  oilFilter!: OilFilter;
+
+  @IsIn(FUEL_FILTERS, { message: 'Choose the kind of fuel filter.' })
+  fuelFilter!: FuelFilter;
+}
+
 /** What a machine holds and is set to, in SI units. */
 export class SpecCardDto {
   @ValidateNested({ each: true })
@@ -183,6 +197,12 @@ export class SpecCardDto {
   @Type(() => NamedNoteDto)
   @ArrayMaxSize(60, ROWS)
   tools!: NamedNoteDto[];
+
+  /** left out, those usual for its class */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => ServiceFittingsDto)
+  service?: ServiceFittingsDto;
 }
 
 /** A card on which nothing stands yet. */

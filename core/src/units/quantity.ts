@@ -34,7 +34,7 @@ const SPELLINGS: Readonly<Record<string, Unit>> = {
     inches: 'in',
     '"': 'in',
   },
-  ...{ kw: 'kW', hp: 'hp', bhp: 'hp' },
+  ...{ kw: 'kW', hp: 'hp', bhp: 'hp', v: 'V', volt: 'V', volts: 'V' },
 };
 
 const FIGURE = /^(\d+(?:[.,]\d+)?|[.,]\d+)(?:[ -](\d+)\/(\d+))?$|^(\d+)\/(\d+)$/;

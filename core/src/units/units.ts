@@ -24,6 +24,8 @@ export const UNITS = {
   length: { mm: 1, cm: 10, in: 25.4 },
   /** kilowatts; hp is the mechanical horsepower of 550 ft·lbf/s */
   power: { kW: 1, hp: 0.745699871582 },
+  /** volts */
+  voltage: { V: 1 },
 } as const;
 
 export type Dimension = keyof typeof UNITS;
@@ -47,6 +49,7 @@ const SHOWN: Record<UnitSystem, Record<Dimension, Shown>> = {
     pressure: { unit: 'kPa', decimals: 0 },
     length: { unit: 'mm', decimals: 2 },
     power: { unit: 'kW', decimals: 1 },
+    voltage: { unit: 'V', decimals: 2 },
   },
   us: {
     volume: { unit: 'qt', decimals: 2 },
@@ -54,6 +57,7 @@ const SHOWN: Record<UnitSystem, Record<Dimension, Shown>> = {
     pressure: { unit: 'psi', decimals: 1 },
     length: { unit: 'in', decimals: 3 },
     power: { unit: 'hp', decimals: 1 },
+    voltage: { unit: 'V', decimals: 2 },
   },
 };
 

@@ -11,6 +11,8 @@ export const Hours = Column({ type: DataType.DECIMAL(9, 2), allowNull: false });
 export const OptionalHours = Column(DataType.DECIMAL(9, 2));
 /** Pieces or litres in thousandths. */
 export const Quantity = Column({ type: DataType.DECIMAL(12, 3), allowNull: false });
+/** What a vessel holds, in hundredths of a litre. */
+export const Litres = Column({ type: DataType.DECIMAL(8, 2), allowNull: false });
 /** An instant in UTC, to the millisecond. */
 export const Moment = Column({ type: DataType.DATE(3), allowNull: false });
 export const OptionalMoment = Column(DataType.DATE(3));

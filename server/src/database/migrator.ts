@@ -6,8 +6,9 @@ import { fleet } from './migrations/0002-fleet.js';
 import { jobsAndShelf } from './migrations/0003-jobs-and-shelf.js';
 import { schedule } from './migrations/0004-schedule.js';
 import { meters } from './migrations/0005-meters.js';
+import { sheets } from './migrations/0006-sheets.js';
 
-const MIGRATIONS: readonly Migration[] = [people, fleet, jobsAndShelf, schedule, meters];
+const MIGRATIONS: readonly Migration[] = [people, fleet, jobsAndShelf, schedule, meters, sheets];
 
 async function runAll(sequelize: Sequelize, statements: readonly string[]): Promise<void> {
   for (const statement of statements) await sequelize.query(statement);

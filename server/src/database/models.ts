@@ -1,5 +1,5 @@
 import { Book, Item } from '../books/book.model.js';
-import { Job, JobItem } from '../job/job.model.js';
+import { Job, JobItem, JobStep } from '../job/job.model.js';
 import {
   AttachmentRow,
   Machine,
@@ -8,6 +8,8 @@ import {
   MachineSeason,
   StatusChange,
 } from '../machine/machine.model.js';
+import { Defect } from '../defect/defect.model.js';
+import { UsedOilRow } from '../oil/usedOil.model.js';
 import { MeterSegmentRow, ReadingPhoto, ReadingRow } from '../meter/meter.model.js';
 import { Person } from '../people/person.model.js';
 import { Declaration } from '../schedule/declaration.model.js';
@@ -24,12 +26,14 @@ export const MODELS = [
   AttachmentRow,
   Book,
   Declaration,
+  Defect,
   IdempotentRequest,
   Item,
   ItemArticleRow,
   ItemOverrideRow,
   Job,
   JobItem,
+  JobStep,
   Machine,
   MachineBook,
   MachinePhoto,
@@ -44,4 +48,5 @@ export const MODELS = [
   Session,
   Site,
   StatusChange,
+  UsedOilRow,
 ] as const;

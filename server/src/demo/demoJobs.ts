@@ -63,7 +63,7 @@ export class DemoJobs {
     await Job.bulkCreate(this.jobs.map((job) => this.jobRow(job)));
     await JobItem.bulkCreate(
       this.jobs.flatMap((job) =>
-        job.itemIds.map((itemId) => ({ jobId: job.id, itemId, ticked: true, version: 2 })),
+        job.itemIds.map((itemId) => ({ jobId: job.id, itemId, outcome: 'done', version: 2 })),
       ),
     );
     await Movement.bulkCreate(this.movements());

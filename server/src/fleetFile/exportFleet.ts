@@ -143,7 +143,7 @@ export class ExportFleet {
       readings: byMachine(readings, ({ readAt, shown }) => [{ at: readAt.toISOString(), shown }]),
       done: byMachine(jobs, ({ items, doneOn, life }) =>
         (items ?? [])
-          .filter(({ ticked }) => ticked)
+          .filter(({ outcome }) => outcome === 'done')
           .flatMap(({ itemId }) => toPoint(lines, itemId, doneOn, life)),
       ),
       declared: byMachine(declarations, ({ itemId, doneOn, life }) => toPoint(lines, itemId, doneOn, life)),

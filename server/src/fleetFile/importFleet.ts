@@ -194,7 +194,7 @@ export class ImportFleet {
     );
     await JobItem.bulkCreate(
       jobs.flatMap(({ id, itemIds }) =>
-        [...itemIds].map((itemId) => ({ jobId: id, itemId, ticked: true, version: 1 })),
+        [...itemIds].map((itemId) => ({ jobId: id, itemId, outcome: 'done', version: 1 })),
       ),
     );
   }

@@ -1,4 +1,4 @@
-import type { JobState } from '@yugator/contracts';
+import type { JobState, Outcome, Severity } from '@yugator/contracts';
 import { BelongsTo, Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
 import { Item } from '../books/book.model.js';
 import {
@@ -7,6 +7,7 @@ import {
   Moment,
   OptionalDay,
   OptionalHours,
+  OptionalJson,
   OptionalMoment,
   OptionalRef,
   OptionalText,
@@ -33,6 +34,8 @@ export class Job extends Model {
   @OptionalRef declare doneById: string | null;
   @OptionalWhole declare minutes: number | null;
   @Text declare note: string;
+  /** what it waits for; null while it is worked on */
+  @OptionalText declare pausedReason: string | null;
   @OptionalRef declare readingId: string | null;
   @OptionalMoment declare signedOffAt: Date | null;
   @OptionalRef declare signedOffById: string | null;
@@ -48,8 +51,29 @@ export class Job extends Model {
 export class JobItem extends Model {
   @ForeignKey(() => Job) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare jobId: string;
   @ForeignKey(() => Item) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare itemId: string;
-  @Flag declare ticked: boolean;
+  /** null while nothing is said */
+  @OptionalText declare outcome: Outcome | null;
+  @OptionalHours declare untilLife: number | null;
+  @OptionalDay declare untilOn: string | null;
+  @OptionalText declare severity: Severity | null;
+  @Column({ type: DataType.STRING, allowNull: false, defaultValue: '' }) declare note: string;
   @Whole declare version: number;
   @BelongsTo(() => Item) declare item?: Item;
   @BelongsTo(() => Job) declare job?: Job;
+}
+
+/** A step of a job that somebody touched. */
+@Table({ tableName: 'job_steps' })
+export class JobStep extends Model {
+  @ForeignKey(() => Job) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare jobId: string;
+  @Column({ type: DataType.STRING, primaryKey: true }) declare stepKey: string;
+  @Flag declare isDone: boolean;
+  @Flag declare isAcknowledged: boolean;
+  /** when what passes by itself began */
+  @OptionalMoment declare startedAt: Date | null;
+  /** what it measured or saw, as `contracts` has it */
+  @OptionalJson declare found: unknown;
+  @Moment declare changedAt: Date;
+  @Ref declare changedById: string;
+  @Whole declare version: number;
 }

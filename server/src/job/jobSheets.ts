@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { JobDrawDto, JobDto } from '@yugator/contracts';
+import type { Found, JobDrawDto, JobDto, JobStepDto } from '@yugator/contracts';
 import { civilDateAt, proposedDraw } from '@yugator/core';
 import type { Instant } from '@yugator/core';
 import { Item } from '../books/book.model.js';
@@ -11,8 +11,23 @@ import { toDueLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
 import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { Job, JobItem } from './job.model.js';
+import { Defects } from '../defect/defects.js';
+import { jsonValue } from '../database/columns.js';
+import { UsedOil } from '../oil/usedOil.js';
+import { itemNeeds } from './itemNeeds.js';
+import { Job, JobItem, JobStep } from './job.model.js';
+import { setUpOf } from './setUpOf.js';
 import { toRecordDto } from './toRecordDto.js';
+
+function toStepDto(step: JobStep, names: ReadonlyMap<string, string>): JobStepDto {
+  return {
+    ...{ key: step.stepKey, isDone: step.isDone, isAcknowledged: step.isAcknowledged },
+    startedAt: step.startedAt?.toISOString() ?? null,
+    found: jsonValue(step.found) as Found | null,
+    by: names.get(step.changedById) ?? '',
+    version: step.version,
+  };
+}
 
 /** Reads jobs as sheets. */
 @Injectable()
@@ -21,6 +36,8 @@ export class JobSheets {
     private readonly calendar: SiteCalendar,
     private readonly schedule: FleetSchedule,
     private readonly shelf: Shelf,
+    private readonly defects: Defects,
+    private readonly usedOil: UsedOil,
   ) {}
 
   async get(id: string): Promise<JobDto> {
@@ -29,10 +46,15 @@ export class JobSheets {
     });
     if (!job?.machine) throw notFound('job');
     const { site } = await this.calendar.read();
-    const [scheduled, names, proposed] = await Promise.all([
+    const chosen = new Set((job.items ?? []).map((item) => item.itemId));
+    const [scheduled, names, proposed, steps, defects, room, needs] = await Promise.all([
       this.schedule.readOne(job.machineId),
       namesById(),
-      this.proposed((job.items ?? []).filter((item) => item.ticked).map((item) => item.itemId)),
+      this.proposed((job.items ?? []).filter(({ outcome }) => outcome === 'done').map((item) => item.itemId)),
+      JobStep.findAll({ where: { jobId: id } }),
+      this.defects.open(job.machineId),
+      this.usedOil.room(site),
+      this.shelf.onHandById().then((onHand) => itemNeeds([...chosen], onHand)),
     ]);
     const lines = new Map((scheduled ? toDueLines(scheduled) : []).map((line) => [line.itemId, line]));
     const { tag, name } = job.machine;
@@ -47,12 +69,17 @@ export class JobSheets {
         .map((item) => ({
           itemId: item.itemId,
           name: item.item?.name ?? '',
-          ticked: item.ticked,
+          ...{ outcome: item.outcome, untilLife: item.untilLife, untilOn: item.untilOn },
+          ...{ severity: item.severity, note: item.note },
           version: item.version,
           minutes: item.item?.minutes ?? 0,
           due: lines.get(item.itemId) ?? null,
         })),
-      proposed,
+      ...{ proposed, needs },
+      setUp: setUpOf(scheduled ?? { machine: job.machine, facts: { items: [] } }, site, chosen),
+      steps: steps.map((step) => toStepDto(step, names)),
+      vessels: { panLitres: site.panLitres, extractorLitres: site.extractorLitres, roomLitres: room },
+      ...{ pausedReason: job.pausedReason, defects },
       lastShown: scheduled?.schedule.lastReading?.shown ?? null,
       version: job.version,
       record: toRecordDto(job, names),

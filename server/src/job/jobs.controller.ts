@@ -7,13 +7,18 @@ import {
   RecordPageDto,
   RecordQueryDto,
   SignOffDto,
-  TickDto,
+  OutcomeDto,
+  PauseJobDto,
+  UpdateStepDto,
+  VisitDto,
   VoidDto,
 } from '@yugator/contracts';
 import { Person } from '../people/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Jobs } from './jobs.js';
+import { JobSteps } from './jobSteps.js';
+import { Visits } from './visits.js';
 import { JobSheets } from './jobSheets.js';
 import { Records } from './records.js';
 
@@ -24,6 +29,8 @@ export class JobsController {
     private readonly jobs: Jobs,
     private readonly sheets: JobSheets,
     private readonly records: Records,
+    private readonly steps: JobSteps,
+    private readonly visits: Visits,
   ) {}
 
   @ApiOperation({ summary: 'One job with its items and what it takes from the shelf' })
@@ -42,12 +49,53 @@ export class JobsController {
     return this.jobs.open(body, caller);
   }
 
-  @ApiOperation({ summary: 'Tick an item off, or take the tick back' })
+  @ApiOperation({ summary: 'Say what became of an item, or take it back' })
   @ApiOkResponse({ type: JobDto })
   @Allow('crewLead', 'mechanic')
   @Put('jobs/:id/items/:itemId')
-  tick(@Param('id') id: string, @Param('itemId') itemId: string, @Body() body: TickDto): Promise<JobDto> {
-    return this.jobs.tick(id, itemId, body);
+  decide(
+    @Param('id') id: string,
+    @Param('itemId') itemId: string,
+    @Body() body: OutcomeDto,
+  ): Promise<JobDto> {
+    return this.jobs.decide(id, itemId, body);
+  }
+
+  @ApiOperation({ summary: 'Take an item into an open job' })
+  @ApiCreatedResponse({ type: JobDto })
+  @Allow('crewLead', 'mechanic')
+  @Post('jobs/:id/items/:itemId')
+  addItem(@Param('id') id: string, @Param('itemId') itemId: string): Promise<JobDto> {
+    return this.jobs.addItem(id, itemId);
+  }
+
+  @ApiOperation({ summary: 'Say where a step of a job stands, and what it found' })
+  @ApiOkResponse({ type: JobDto })
+  @Allow('crewLead', 'mechanic')
+  @Put('jobs/:id/steps/:key')
+  step(
+    @Param('id') id: string,
+    @Param('key') key: string,
+    @Body() body: UpdateStepDto,
+    @Caller() caller: Person,
+  ): Promise<JobDto> {
+    return this.steps.update(id, key, body, caller);
+  }
+
+  @ApiOperation({ summary: 'Put a job aside until something is there, or take it up again' })
+  @ApiOkResponse({ type: JobDto })
+  @Allow('crewLead', 'mechanic')
+  @Put('jobs/:id/pause')
+  pause(@Param('id') id: string, @Body() body: PauseJobDto): Promise<JobDto> {
+    return this.jobs.pause(id, body);
+  }
+
+  @ApiOperation({ summary: 'What a visit of a machine could be composed of' })
+  @ApiOkResponse({ type: VisitDto })
+  @ForEveryRole()
+  @Get('machines/:id/visit')
+  visit(@Param('id') id: string): Promise<VisitDto> {
+    return this.visits.of(id);
   }
 
   @ApiOperation({ summary: 'Sign a job off: record, reading and stock together' })

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { DropJobDto, JobDto, OpenJobDto, SignOffDto, TickDto } from '@yugator/contracts';
+import type { DropJobDto, JobDto, OpenJobDto, OutcomeDto, PauseJobDto, SignOffDto } from '@yugator/contracts';
 import { civilDate, instantOnDay } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
@@ -11,7 +11,14 @@ import { fault, fieldProblem, notFound, Problem, stale } from '../problem/proble
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { Op } from 'sequelize';
+import { Item } from '../books/book.model.js';
+import { Defects } from '../defect/defects.js';
+import { Machine } from '../machine/machine.model.js';
+import { UsedOil } from '../oil/usedOil.js';
 import { Job, JobItem } from './job.model.js';
+import { OpenJobs } from './openJobs.js';
+import { outcomeColumns, outcomeFaults } from './outcome.js';
 import { JobSheets } from './jobSheets.js';
 
 /** Jobs from opening to sign-off. */
@@ -24,6 +31,9 @@ export class Jobs {
     private readonly meters: Meters,
     private readonly shelf: Shelf,
     private readonly sheets: JobSheets,
+    private readonly openJobs: OpenJobs,
+    private readonly defects: Defects,
+    private readonly usedOil: UsedOil,
   ) {}
 
   /** Opens a job with the chosen items. A machine has one open job at a time. */
@@ -73,22 +83,52 @@ export class Jobs {
         version: 1,
         note: '',
       });
-      await JobItem.bulkCreate(itemIds.map((itemId) => ({ jobId: id, itemId, ticked: false, version: 1 })));
+      await JobItem.bulkCreate(itemIds.map((itemId) => ({ jobId: id, itemId, outcome: null, version: 1 })));
       this.work.changed('jobs');
       return this.sheets.get(id);
     });
   }
 
-  /** Ticks an item off, or takes the tick back. Two people may tick different items of a job at once. */
-  async tick(id: string, itemId: string, { ticked, version }: TickDto): Promise<JobDto> {
+  /** Says what became of an item. Two people may do so for different items of a job at once. */
+  async decide(id: string, itemId: string, fields: OutcomeDto): Promise<JobDto> {
     return this.work.run(async () => {
-      const job = await this.lockOpen(id);
+      const job = await this.openJobs.lock(id);
       const item = await JobItem.findOne({ where: { jobId: id, itemId }, lock: true });
       if (!item) throw notFound('item in this job');
-      if (item.version !== version) throw stale('item', await this.sheets.get(id));
-      await item.update({ ticked, version: version + 1 });
+      if (item.version !== fields.version) throw stale('item', await this.sheets.get(id));
+      const scheduled = await this.schedule.readOne(job.machineId);
+      const { today } = await this.calendar.read();
+      const faults = outcomeFaults(fields, today, scheduled?.schedule.life ?? 0);
+      if (faults.length) throw fieldProblem(...faults);
+      await item.update({ ...outcomeColumns(fields), version: fields.version + 1 });
       await job.update({ version: job.version + 1 });
       this.work.changed('jobs');
+      return this.sheets.get(id);
+    });
+  }
+
+  /** Puts a job aside until something is there, or takes it up again. */
+  async pause(id: string, { reason, version }: PauseJobDto): Promise<JobDto> {
+    return this.work.run(async () => {
+      const job = await this.openJobs.lock(id);
+      if (job.version !== version) throw stale('job', await this.sheets.get(id));
+      await job.update({ pausedReason: reason, version: version + 1 });
+      this.work.changed('jobs');
+      return this.sheets.get(id);
+    });
+  }
+
+  /** Takes an item into an open job. */
+  async addItem(id: string, itemId: string): Promise<JobDto> {
+    return this.work.run(async () => {
+      const job = await this.openJobs.lock(id);
+      const scheduled = await this.schedule.readOne(job.machineId);
+      if (!scheduled?.facts.items.some((item) => item.id === itemId)) throw notFound('item of this machine');
+      if (!(await JobItem.count({ where: { jobId: id, itemId } }))) {
+        await JobItem.create({ jobId: id, itemId, outcome: null, version: 1 });
+        await job.update({ version: job.version + 1 });
+        this.work.changed('jobs');
+      }
       return this.sheets.get(id);
     });
   }
@@ -96,7 +136,7 @@ export class Jobs {
   /** Puts an open job away without a record. */
   async drop(id: string, { version }: DropJobDto): Promise<void> {
     await this.work.run(async () => {
-      const job = await this.lockOpen(id);
+      const job = await this.openJobs.lock(id);
       if (job.version !== version) throw stale('job', await this.sheets.get(id));
       await job.update({ state: 'dropped', version: version + 1 });
       this.work.changed('jobs');
@@ -107,7 +147,7 @@ export class Jobs {
   async signOff(id: string, fields: SignOffDto, caller: Person): Promise<JobDto> {
     const { site, today, now } = await this.calendar.read();
     return this.work.run(async () => {
-      const job = await this.lockOpen(id);
+      const job = await this.openJobs.lock(id);
       if (job.version !== fields.version) throw stale('job', await this.sheets.get(id));
       await this.check(job, fields, today);
       await this.meters.lock([job.machineId]);
@@ -123,6 +163,7 @@ export class Jobs {
         '',
       );
       await this.shelf.draw(fields.draws, id, caller);
+      await this.writeFindings(job, fields, caller);
       await job.update({
         state: 'signedOff',
         doneOn,
@@ -167,25 +208,38 @@ export class Jobs {
       const reading = job.readingId ? await ReadingRow.findByPk(job.readingId, { lock: true }) : null;
       if (reading && !reading.voidedAt) await this.meters.markVoid(reading, reason, caller);
       await this.shelf.giveBack(id);
+      await this.defects.undo(id);
+      await this.usedOil.undo(id);
       await this.schedule.touched([job.machineId]);
       this.work.changed('jobs', 'readings', 'shelf');
       return this.sheets.get(id);
     });
   }
 
-  private async lockOpen(id: string): Promise<Job> {
-    const job = await Job.findByPk(id, { lock: true });
-    if (!job) throw notFound('job');
-    if (job.state !== 'open') {
-      throw new Problem(
-        409,
-        'No longer open',
-        'This job was signed off or put away meanwhile.',
-        [],
-        await this.sheets.get(id),
+  /** What a job found and mended, and the oil that it drained, inside the running unit of work. */
+  private async writeFindings(job: Job, fields: SignOffDto, caller: Person): Promise<void> {
+    await this.defects.close(fields.mendedDefectIds ?? [], job.machineId, job.id);
+    const found = await JobItem.findAll({ where: { jobId: job.id, outcome: 'defect' }, include: [Item] });
+    for (const { itemId, item, note, severity } of found) {
+      const { machineId } = job;
+      const words = note || (item?.name ?? '');
+      await this.defects.add(
+        {
+          machineId,
+          itemId,
+          foundInJobId: job.id,
+          foundOn: fields.doneOn,
+          words,
+          severity: severity ?? 'soon',
+        },
+        caller,
       );
     }
-    return job;
+    const litres = fields.usedOilLitres ?? 0;
+    if (litres > 0) {
+      const note = `Drained from ${(await Machine.findByPk(job.machineId))?.tag ?? 'a machine'}`;
+      await this.usedOil.add({ on: fields.doneOn, litres, note, jobId: job.id }, caller);
+    }
   }
 
   private async check(job: Job, fields: SignOffDto, today: CivilDate): Promise<void> {
@@ -194,9 +248,9 @@ export class Jobs {
       faults.push(fault('/doneOn', 'future', 'That day is still to come. Give the day it was done.'));
     const doneBy = await Person.findByPk(fields.doneById);
     if (!doneBy) faults.push(fault('/doneById', 'unknown', 'Choose who did it from the crew.'));
-    if ((await JobItem.count({ where: { jobId: job.id, ticked: true } })) === 0) {
+    if ((await JobItem.count({ where: { jobId: job.id, outcome: { [Op.ne]: null } } })) === 0) {
       faults.push(
-        fault('', 'nothingDone', 'Nothing is ticked off yet. Tick what was done, or put the job away.'),
+        fault('', 'nothingDone', 'Nothing is done yet. Say what became of an item, or put the job away.'),
       );
     }
     if (faults.length) throw fieldProblem(...faults);

@@ -57,7 +57,7 @@ export class Records {
     });
     const items = await Item.findAll({ where: { name: words }, attributes: ['id'] });
     const ticked = await JobItem.findAll({
-      where: { itemId: items.map((item) => item.id), ticked: true },
+      where: { itemId: items.map((item) => item.id), outcome: { [Op.ne]: null } },
       attributes: ['jobId'],
     });
     return {

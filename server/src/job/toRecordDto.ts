@@ -20,9 +20,12 @@ export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): Recor
     doneBy: names.get(job.doneById ?? '') ?? '',
     minutes: job.minutes ?? 0,
     items: (job.items ?? [])
-      .filter((item) => item.ticked)
+      .filter(({ outcome }) => outcome === 'done')
       .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
       .map((item) => item.item?.name ?? ''),
+    others: (job.items ?? []).flatMap(({ item, outcome, note }) =>
+      outcome === null || outcome === 'done' ? [] : [{ name: item?.name ?? '', outcome, note }],
+    ),
     draws,
     partsCostMinor: draws.reduce((sum, draw) => sum + draw.costMinor, 0),
     note: job.note,

@@ -3,6 +3,7 @@ import { civilDate, lifeHours, withOverrides } from '@yugator/core';
 import type {
   Attachment,
   AttachmentMeter,
+  Extension,
   ItemHistory,
   ItemOverride,
   MachineFacts,
@@ -44,17 +45,35 @@ interface ItemPoint extends ServicePoint {
   readonly machineId: string;
 }
 
+interface ItemOutcome extends ItemPoint, Pick<JobItem, 'outcome' | 'untilLife' | 'untilOn'> {}
+
+interface OpenHistory extends ItemHistory {
+  readonly completions: ItemPoint[];
+  readonly declared: ItemPoint[];
+  readonly extensions: Extension[];
+}
+
+function toExtension({ outcome, on, life, untilLife, untilOn }: ItemOutcome): Extension[] {
+  if (outcome !== 'kept' && outcome !== 'deferred') return [];
+  return [
+    { kind: outcome, made: { on, life }, untilLife, untilOn: untilOn === null ? null : civilDate(untilOn) },
+  ];
+}
+
 function historyOf(
-  completions: readonly ItemPoint[],
+  outcomes: readonly ItemOutcome[],
   declared: readonly ItemPoint[],
 ): Map<string, ItemHistory> {
-  const history = new Map<string, { completions: ItemPoint[]; declared: ItemPoint[] }>();
+  const history = new Map<string, OpenHistory>();
   const of = (itemId: string) => {
-    const known = history.get(itemId) ?? { completions: [], declared: [] };
+    const known = history.get(itemId) ?? { completions: [], declared: [], extensions: [] };
     history.set(itemId, known);
     return known;
   };
-  for (const point of completions) of(point.itemId).completions.push(point);
+  for (const outcome of outcomes) {
+    if (outcome.outcome === 'done') of(outcome.itemId).completions.push(outcome);
+    else of(outcome.itemId).extensions.push(...toExtension(outcome));
+  }
   for (const point of declared) of(point.itemId).declared.push(point);
   return history;
 }
@@ -119,12 +138,12 @@ export class FleetFacts {
   async read(machineIds?: readonly string[]): Promise<StoredMachine[]> {
     const ids = machineIds && [...machineIds];
     const where = ids ? { machineId: ids } : {};
-    const [machines, books, meters, completions, declarations, seasons, attachments, overrides] =
+    const [machines, books, meters, outcomes, declarations, seasons, attachments, overrides] =
       await Promise.all([
         Machine.findAll({ where: ids ? { id: ids } : {}, order: ['tag'] }),
         MachineBook.findAll({ where, raw: true }),
         StoredMeters.read(where),
-        this.completions(where),
+        this.outcomes(where),
         this.declarations(where),
         MachineSeason.findAll({ where, raw: true }),
         AttachmentRow.findAll({ where, raw: true }),
@@ -155,7 +174,7 @@ export class FleetFacts {
         laidUpSince:
           machine.status === 'laidUp' && machine.statusSince ? civilDate(machine.statusSince) : null,
         items: withOverrides(lines.scheduleItems(items), own.map(toOverride)),
-        history: historyOf(completions.get(id) ?? [], declarations.get(id) ?? []),
+        history: historyOf(outcomes.get(id) ?? [], declarations.get(id) ?? []),
       };
       const info = new Map(items.map((item) => [item.id, lines.info(item)]));
       return { machine, bookIds, attachments: parts, overrides: own, facts, info };
@@ -170,24 +189,28 @@ export class FleetFacts {
     return new Lines(items, books);
   }
 
-  private async completions(where: { machineId?: string[] }): Promise<Map<string, ItemPoint[]>> {
+  /** What became of items in jobs that were signed off. */
+  private async outcomes(where: { machineId?: string[] }): Promise<Map<string, ItemOutcome[]>> {
     const jobs = await Job.findAll({
       where: { ...where, state: 'signedOff' },
       attributes: ['id', 'machineId', 'doneOn', 'life'],
       raw: true,
     });
     const jobsById = new Map(jobs.map((job) => [job.id, job]));
-    const ticked = await JobItem.findAll({
-      where: { ticked: true, ...(where.machineId ? { jobId: { [Op.in]: [...jobsById.keys()] } } : {}) },
-      attributes: ['jobId', 'itemId'],
+    const rows = await JobItem.findAll({
+      where: {
+        outcome: ['done', 'kept', 'deferred'],
+        ...(where.machineId ? { jobId: { [Op.in]: [...jobsById.keys()] } } : {}),
+      },
+      attributes: ['jobId', 'itemId', 'outcome', 'untilLife', 'untilOn'],
       raw: true,
     });
-    const points = ticked.flatMap(({ jobId, itemId }): ItemPoint[] => {
+    const outcomes = rows.flatMap(({ jobId, ...row }): ItemOutcome[] => {
       const job = jobsById.get(jobId);
       if (!job || job.doneOn === null || job.life === null) return [];
-      return [{ machineId: job.machineId, itemId, on: civilDate(job.doneOn), life: lifeHours(job.life) }];
+      return [{ ...row, machineId: job.machineId, on: civilDate(job.doneOn), life: lifeHours(job.life) }];
     });
-    return grouped(points, (point) => point.machineId);
+    return grouped(outcomes, (outcome) => outcome.machineId);
   }
 
   private async declarations(where: { machineId?: string[] }): Promise<Map<string, ItemPoint[]>> {

@@ -24,7 +24,7 @@ describe('the shelf', () => {
     });
     const item = opened.body.items[0];
     const ticked = await yard.ask<JobDto>('PUT', `/api/jobs/${opened.body.id}/items/${item?.itemId}`, {
-      body: { ticked: true, version: item?.version },
+      body: { outcome: 'done', version: item?.version },
     });
     const signed = await yard.ask('POST', `/api/jobs/${opened.body.id}/sign-off`, {
       body: {
@@ -92,7 +92,7 @@ describe('the records', () => {
       });
       const path = `/api/jobs/${job.id}`;
       const ticked = await yard.ask<JobDto>('PUT', `${path}/items/${yard.crew.grease}`, {
-        body: { ticked: true, version: 1 },
+        body: { outcome: 'done', version: 1 },
       });
       const done = {
         doneOn: '2027-05-13',

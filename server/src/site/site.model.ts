@@ -1,7 +1,7 @@
 import { STALE_AFTER_DAYS } from '@yugator/core';
 import type { HoursGrid, UnitSystem } from '@yugator/core';
 import { Model, Table } from 'sequelize-typescript';
-import { Flag, Id, Text, Whole } from '../database/columns.js';
+import { Flag, Id, Litres, OptionalJson, Text, Whole } from '../database/columns.js';
 
 /** The one site that a Yugator keeps. */
 @Table({ tableName: 'sites' })
@@ -14,6 +14,11 @@ export class Site extends Model {
   @Text declare hoursGrid: HoursGrid;
   @Text declare unitSystem: UnitSystem;
   @Whole declare staleAfterDays: number;
+  /** by rule; null while nothing was chosen */
+  @OptionalJson declare houseRules: unknown;
+  @Litres declare panLitres: number;
+  @Litres declare extractorLitres: number;
+  @Litres declare usedOilLitres: number;
   @Whole declare version: number;
   /** grows with every change of a season */
   @Whole declare seasonsVersion: number;
@@ -24,6 +29,9 @@ export const SITE_DEFAULTS = {
   hoursGrid: 'sinceDone',
   unitSystem: 'metric',
   staleAfterDays: STALE_AFTER_DAYS,
+  panLitres: 8,
+  extractorLitres: 6,
+  usedOilLitres: 60,
   version: 1,
   seasonsVersion: 1,
 } as const;

@@ -16,7 +16,7 @@ function NextDue({ job }: { job: JobDto }) {
   return (
     <ul className={styles.next}>
       {job.items
-        .filter((item) => item.ticked)
+        .filter(({ outcome }) => outcome !== null)
         .map(({ itemId, name, due }) => (
           <li key={itemId}>
             {due ? <StateMark state={due.state} /> : null}

@@ -1,39 +1,42 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import type { JobDto, SignOffDto } from '@yugator/contracts';
+import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import type { JobDto, OutcomeDto, SignOffDto, UpdateStepDto } from '@yugator/contracts';
+import { DEFAULT_RULES, sheetSteps, usualFittings } from '@yugator/core';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
 import { SITE } from '../testing/fixtures.js';
 import { JobPage } from './JobPage.js';
 
-const item = (itemId: string, name: string, minutes: number, ticked: boolean): JobDto['items'][number] => ({
-  ...{ itemId, name, minutes, ticked, version: ticked ? 2 : 1, due: null },
+const ITEMS = [
+  { id: 'oil', name: 'Engine oil and filter', action: 'replace', component: 'engine oil' },
+  { id: 'air', name: 'Air filter: look at', action: 'inspect', component: 'air filter' },
+  { id: 'blades', name: 'Blades: sharpen and balance', action: 'sharpen', component: 'blades' },
+] as const;
+const item = (id: string, outcome: JobDto['items'][number]['outcome'] = null): JobDto['items'][number] => ({
+  ...{ itemId: id, name: ITEMS.find((each) => each.id === id)?.name ?? '', minutes: 30, outcome },
+  ...{ version: outcome ? 2 : 1, due: null, untilLife: null, untilOn: null, severity: null, note: '' },
 });
 const kit = {
-  articleId: 'kit',
-  name: 'Oil change kit',
-  unit: 'piece',
-  quantity: 1,
-  onHand: 5,
-  priceMinor: 2890,
-} as const;
-const filter = { ...kit, articleId: 'filter', name: 'Air filter', priceMinor: 1150 } as const;
+  ...{ articleId: 'kit', name: 'Oil change kit', quantity: 1, onHand: 5, priceMinor: 2890 },
+  unit: 'piece' as const,
+};
 const job = (over: Partial<JobDto> = {}): JobDto => ({
   ...{ id: 'j', machine: { id: 'm', tag: 'M-07', name: 'Lakeside' }, state: 'open', openedOn: '2027-05-12' },
-  ...{ openedBy: 'Marit', proposed: [], lastShown: 412.6, version: 1, record: null },
-  items: [item('oil', 'Engine oil and filter', 30, false), item('air', 'Air filter: replace', 5, false)],
+  ...{ openedBy: 'Marit', proposed: [], lastShown: 412.6, version: 1, record: null, steps: [], defects: [] },
+  items: ITEMS.map(({ id }) => item(id)),
+  setUp: {
+    ...{ machineClass: 'zeroTurn', fuel: 'gasoline', cooling: 'air', rules: DEFAULT_RULES, items: ITEMS },
+    fittings: usualFittings('zeroTurn', 'gasoline'),
+    spec: {
+      fluids: [{ fluid: 'Engine oil', litresWithFilter: 2, litresWithoutFilter: 1.7, grades: [] }],
+      ...{ torques: [], plugs: [], tyres: [], plays: [], fittings: [], tools: [] },
+    },
+  },
+  needs: [{ ...kit, itemId: 'oil', onHand: 0 }],
+  vessels: { panLitres: 1.5, extractorLitres: 6, roomLitres: 1 },
+  pausedReason: null,
   ...over,
-});
-const oilTicked = job({
-  version: 2,
-  proposed: [kit],
-  items: [item('oil', 'Engine oil and filter', 30, true), item('air', 'Air filter: replace', 5, false)],
-});
-const bothTicked = job({
-  version: 3,
-  proposed: [kit, filter],
-  items: [item('oil', 'Engine oil and filter', 30, true), item('air', 'Air filter: replace', 5, true)],
 });
 const ANSWERS: Record<string, unknown> = {
   '/api/people': [
@@ -46,14 +49,43 @@ const ANSWERS: Record<string, unknown> = {
 let now: JobDto;
 let writes: { url: string; body: unknown }[];
 let refusal: object | null;
+
+/** What the server does with a step or an outcome, as far as the page shows it. */
+function write(url: string, body: unknown): void {
+  const [, kind, key = ''] = /\/(steps|items)\/([^/]+)$/.exec(url) ?? [];
+  if (kind === 'steps') {
+    const { isDone, isAcknowledged, found, version, timer } = body as UpdateStepDto;
+    const before = now.steps.find((step) => step.key === decodeURIComponent(key));
+    const startedAt = timer === 'start' ? new Date().toISOString() : (before?.startedAt ?? null);
+    const step = {
+      key: decodeURIComponent(key),
+      isDone,
+      isAcknowledged,
+      found,
+      startedAt,
+      by: 'Ansel',
+      version: version + 1,
+    };
+    now = { ...now, steps: [...now.steps.filter((each) => each !== before), step] };
+  }
+  if (kind === 'items') {
+    const { outcome } = body as OutcomeDto;
+    const items = now.items.map((each) => (each.itemId === key ? item(key, outcome) : each));
+    now = { ...now, items, proposed: items[0]?.outcome === 'done' ? [kit] : [] };
+  }
+}
+
 beforeEach(() => {
   now = job();
   writes = [];
   refusal = null;
   globalThis.fetch = ((url: string, init: { method: string; body?: string }) => {
-    if (init.method !== 'GET') writes.push({ url, body: JSON.parse(init.body ?? 'null') });
-    if (init.method === 'PUT') now = writes.length === 1 ? oilTicked : bothTicked;
-    const refused = init.method === 'POST' && refusal !== null;
+    const refused = init.method !== 'GET' && refusal !== null;
+    if (init.method !== 'GET') {
+      const body: unknown = JSON.parse(init.body ?? 'null');
+      writes.push({ url, body });
+      if (!refused) write(url, body);
+    }
     return Promise.resolve({
       ok: !refused,
       status: refused ? 422 : 200,
@@ -65,63 +97,199 @@ beforeEach(() => {
 
 async function show() {
   const person = { id: 'p', name: 'Ansel', role: 'mechanic' as const, active: true, version: 1 };
-  const site = SITE;
   const router = createMemoryRouter([{ path: '/jobs/:jobId', element: <JobPage /> }], {
     initialEntries: ['/jobs/j'],
   });
-  render(
+  const view = render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <NoticeProvider>
-        <SessionContext.Provider value={{ person, site, ownUnits: null, today: '2027-05-13' }}>
+        <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
           <RouterProvider router={router} />
         </SessionContext.Provider>
       </NoticeProvider>
     </QueryClientProvider>,
   );
   await screen.findByLabelText('Minutes');
+  return view;
 }
 const minutes = () => screen.getByLabelText<HTMLInputElement>('Minutes');
-const tick = (name: RegExp) => act(() => fireEvent.click(screen.getByRole('checkbox', { name })));
+const press = (name: string | RegExp) => act(() => fireEvent.click(screen.getByRole('button', { name })));
+const card = (text: RegExp) => {
+  const found = screen.getByText(text).parentElement;
+  if (!found) throw new Error('A step stands in a card.');
+  return within(found);
+};
 
-describe('a job', () => {
-  it('stands under its caution, and cannot be signed off before anything is ticked', async () => {
+describe('the sheet of a job', () => {
+  it('says how long it takes, what to fetch and what is short, and holds every step', async () => {
     await show();
-    expect(screen.getByText('Before you begin')).toBeDefined();
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Sign off' }).disabled).toBe(true);
-    expect(screen.getByText('Tick what is done first.')).toBeDefined();
+    expect(screen.getByText(/min alone/)).toBeDefined();
+    expect(screen.getByText('1 × Oil change kit (only 0 on hand)')).toBeDefined();
+    for (const { text, phase } of sheetSteps(now.setUp)) {
+      if (phase !== 'signOff') expect(screen.getAllByText(text).length).toBeGreaterThan(0);
+    }
   });
 
-  it('proposes the minutes and parts of what is ticked', async () => {
+  it('holds a step that can maim until its caution was read', async () => {
     await show();
-    await tick(/Engine oil/);
+    const tips = () => card(/^Measure both tips/);
+    expect(tips().getByRole<HTMLButtonElement>('button', { name: 'Read it first' }).disabled).toBe(true);
+    act(() => fireEvent.click(tips().getByRole('checkbox')));
+    await waitFor(() => expect(tips().getByRole('button', { name: 'Done' })).toBeDefined());
+    expect(writes).toMatchObject([
+      { url: '/api/jobs/j/steps/blades.tips', body: { isAcknowledged: true, isDone: false } },
+    ]);
+  });
+
+  it('judges what is measured as it is typed, and keeps it with the tick', async () => {
+    await show();
+    const tips = () => card(/^Measure both tips/);
+    fireEvent.change(tips().getByLabelText('First tip (mm)'), { target: { value: '80' } });
+    fireEvent.change(tips().getByLabelText('Second tip (mm)'), { target: { value: '3 1/4 in' } });
+    // 3 1/4 in are 82.55 mm: 2.55 apart.
+    expect(tips().getByText(/Straight/)).toBeDefined();
+    fireEvent.change(tips().getByLabelText('Second tip (mm)'), { target: { value: '85' } });
+    expect(tips().getByText(/Bent/)).toBeDefined();
+    act(() => fireEvent.click(tips().getByRole('checkbox')));
+    await waitFor(() => expect(writes.length).toBeGreaterThan(0));
+    expect(writes.at(-1)?.body).toMatchObject({ found: { first: 80, second: 85 } });
+  });
+
+  it('keeps what was typed when the step is left before it was kept', async () => {
+    const { unmount } = await show();
+    fireEvent.change(card(/^Measure both tips/).getByLabelText('First tip (mm)'), {
+      target: { value: '80' },
+    });
+    unmount();
+    await waitFor(() => expect(writes.at(-1)?.body).toMatchObject({ found: { first: 80 } }));
+  });
+
+  it('guides the look: what is seen gives the answer, and the person may decide otherwise', async () => {
+    await show();
+    const look = () => card(/^Take the element out, hold it to the light/);
+    act(() => fireEvent.click(look().getByRole('button', { name: 'No light comes through' })));
+    expect(look().getByText('Replace it. The pores are full.')).toBeDefined();
+    expect(look().queryByLabelText('Why otherwise')).toBeNull();
+    fireEvent.mouseDown(look().getByLabelText('Decided'));
+    act(() => fireEvent.click(screen.getByRole('option', { name: 'Clean and refit' })));
+    fireEvent.change(look().getByLabelText('Why otherwise'), { target: { value: 'None on the shelf' } });
+    await waitFor(
+      () =>
+        expect(writes.at(-1)?.body).toMatchObject({
+          found: { sight: 'dark', decided: 'cleanAndRefit', note: 'None on the shelf' },
+        }),
+      { timeout: 2000 },
+    );
+  });
+
+  it('pours in the unit of the jug, warns of the pan and the container, and reads the dipstick', async () => {
+    await show();
+    // Lies on its side: half of 0.3 L goes into the filter; first pour 2 − 0.3 − 0.1 = 1.6 L: 5 − 0.15 − 1.6 = 3.25 L.
+    expect(screen.getByText('Pour until the 5 L jug stands at 3.25 L.')).toBeDefined();
+    expect(screen.getByText(/must be emptied 2 times/)).toBeDefined();
+    expect(screen.getByText(/has room for 1 L only/)).toBeDefined();
+    fireEvent.mouseDown(screen.getByLabelText('Dipstick'));
+    act(() => fireEvent.click(screen.getByRole('option', { name: 'Above the full mark' })));
+    expect(screen.getByText(/too much: it foams/)).toBeDefined();
+  });
+
+  it('starts the time of what passes by itself with the tick', async () => {
+    await show();
+    act(() => fireEvent.click(card(/^Start the engine outside/).getByRole('button', { name: 'Done' })));
+    await waitFor(() =>
+      expect(screen.getByRole('timer', { name: 'Warming up' }).textContent).toMatch(/[56]:\d\d/),
+    );
+    expect(writes[0]?.body).toMatchObject({ isDone: true, timer: 'start' });
+  });
+
+  it('one step at a time opens where the work stands, and goes on with the tick', async () => {
+    await show();
+    press('Step by step');
+    expect(screen.getByText(/^Walk round/)).toBeDefined();
+    press('Done');
+    await waitFor(() => expect(screen.queryByText(/^Walk round/)).toBeNull());
+    press('Back');
+    expect(screen.getByText(/^Walk round/)).toBeDefined();
+    expect(screen.getByRole('button', { name: 'Not done after all' })).toBeDefined();
+  });
+
+  it('is put aside with what it waits for', async () => {
+    await show();
+    press('Put aside …');
+    const dialog = await screen.findByRole('dialog');
+    fireEvent.change(within(dialog).getByLabelText(/waits for/), { target: { value: 'The filter' } });
+    press('Put it aside');
+    await waitFor(() =>
+      expect(writes.at(-1)).toMatchObject({ url: '/api/jobs/j/pause', body: { reason: 'The filter' } }),
+    );
+  });
+});
+
+describe('what became of it', () => {
+  it('cannot be signed off while nothing is said', async () => {
+    await show();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Sign off' }).disabled).toBe(true);
+    expect(screen.getByText('Say first what became of the items.')).toBeDefined();
+  });
+
+  it('done proposes minutes and parts, which somebody may put right', async () => {
+    await show();
+    press('Done: Engine oil and filter');
     await waitFor(() => expect(minutes().value).toBe('30'));
     expect(screen.getByLabelText<HTMLInputElement>('Pieces of Oil change kit').value).toBe('1');
-    expect(screen.getByText('1 item not ticked: not done, due as before.')).toBeDefined();
-    await tick(/Air filter/);
-    await waitFor(() => expect(minutes().value).toBe('35'));
-    expect(screen.getByLabelText('Pieces of Air filter')).toBeDefined();
-  });
-
-  it('leaves alone what somebody put right by hand', async () => {
-    await show();
-    await tick(/Engine oil/);
-    await waitFor(() => expect(minutes().value).toBe('30'));
+    expect(screen.getByText('2 items not settled: not done, due as before.')).toBeDefined();
     fireEvent.change(minutes(), { target: { value: '50' } });
-    await tick(/Air filter/);
-    await screen.findByLabelText('Pieces of Air filter');
+    press('Done: Air filter: look at');
+    await waitFor(() =>
+      expect(screen.getByText('1 item not settled: not done, due as before.')).toBeDefined(),
+    );
     expect(minutes().value).toBe('50');
   });
 
-  it('is signed off with what stands in the form, and shows at its field what the server refuses', async () => {
+  it('otherwise is asked for what it needs, and shows at its field what the server refuses', async () => {
     await show();
-    await tick(/Engine oil/);
+    press('Otherwise: Air filter: look at');
+    const dialog = await screen.findByRole('dialog');
+    fireEvent.mouseDown(within(dialog).getByLabelText('What became of it'));
+    act(() => fireEvent.click(screen.getByRole('option', { name: 'Found defective' })));
+    refusal = {
+      ...{ type: 'about:blank', title: 't', status: 422, detail: 'd' },
+      errors: [{ pointer: '#/note', code: 'missing', detail: 'Say what is wrong.' }],
+    };
+    press('Keep');
+    expect(await screen.findByText('Say what is wrong.')).toBeDefined();
+    refusal = null;
+    fireEvent.change(within(dialog).getByLabelText('What is wrong'), { target: { value: 'Box cracked' } });
+    press('Keep');
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    expect(writes.at(-1)?.body).toMatchObject({ outcome: 'defect', severity: 'soon', note: 'Box cracked' });
+  });
+
+  it('is signed off with what stands in the form, and keeps it when the server refuses', async () => {
+    now = job({
+      defects: [
+        {
+          ...{ id: 'd', machine: { id: 'm', tag: 'M-07', name: 'Lakeside' }, foundOn: '2027-05-01' },
+          ...{
+            reportedBy: 'Dru',
+            words: 'Seat torn',
+            severity: 'watch',
+            itemName: null,
+            closedByJobId: null,
+          },
+        },
+      ],
+    });
+    await show();
+    press('Done: Engine oil and filter');
     await waitFor(() => expect(minutes().value).toBe('30'));
+    act(() => fireEvent.click(screen.getByRole('checkbox', { name: /Seat torn/ })));
     refusal = {
       ...{ type: 'about:blank', title: 't', status: 422, detail: 'd' },
       errors: [{ pointer: '#/shown', code: 'backwards', detail: 'Less than the 412.6 h read before.' }],
     };
     fireEvent.change(screen.getByLabelText('Hours on the meter'), { target: { value: '411,5' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Sign off' }));
+    press('Sign off');
     await screen.findByText('Less than the 412.6 h read before.');
     expect(screen.getByLabelText<HTMLInputElement>('Hours on the meter').value).toBe('411,5');
     const sent = writes.at(-1)?.body as SignOffDto;
@@ -130,8 +298,9 @@ describe('a job', () => {
       shown: 411.5,
       doneById: 'p',
       minutes: 30,
-      version: 2,
+      version: 1,
     });
+    expect(sent).toMatchObject({ usedOilLitres: 2, mendedDefectIds: ['d'] });
     expect(sent.draws).toEqual([{ articleId: 'kit', quantity: 1 }]);
   });
 });

@@ -1,5 +1,9 @@
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useQuery } from '@tanstack/react-query';
 import type { JobDto } from '@yugator/contracts';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Caution } from '../page/Caution.js';
 import { Empty } from '../page/Empty.js';
@@ -11,46 +15,85 @@ import { useIsOneOf, useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import { DropJob } from './DropJob.js';
-import styles from './job.module.css';
+import { FetchList, TimeWords } from './FetchList.js';
 import { JobDone } from './JobDone.js';
+import styles from './job.module.css';
 import { jobQueries } from './jobQueries.js';
+import { Outcomes } from './Outcomes.js';
+import { partsOf } from './partsOf.js';
+import { PauseJob } from './PauseJob.js';
+import { SheetView } from './SheetView.js';
 import { SignOff } from './SignOff.js';
-import { TickList } from './TickList.js';
+import { StepView } from './StepView.js';
+import { useSheet } from './useSheet.js';
 
 function BeforeYouBegin() {
   return (
     <Caution title="Before you begin" quiet>
       <p>
-        Key out, brake on, wheels chocked. Never work under a raised bed or deck without its lock or stands;
-        block the blade and wear gloves before touching it. Hot oil burns. The maker&rsquo;s manual and local
-        rules come first; brakes, fuel injection, electrical faults and lifting gear belong to a licensed
-        technician.
+        The maker&rsquo;s manual and local rules come first. Brakes, fuel injection, electrical faults and
+        lifting gear belong to a licensed technician.
       </p>
     </Caution>
   );
 }
 
+type Mode = 'step' | 'whole';
+
 function OpenJob({ job }: { job: JobDto }) {
   const mayWork = useIsOneOf('crewLead', 'mechanic');
+  const isPhone = useMediaQuery('(max-width: 700px)');
+  const [chosen, setChosen] = useState<Mode | null>(null);
+  const mode = chosen ?? (isPhone ? 'step' : 'whole');
+  const sheet = useSheet(job);
   return (
     <div className={styles.sheet}>
       <div>
-        <BeforeYouBegin />
-        <TickList job={job} mayTick={mayWork} />
-        {mayWork ? <DropJob job={job} /> : null}
+        <div className={styles.modes}>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={mode}
+            onChange={(_event, next: Mode | null) => next && setChosen(next)}
+            aria-label="How the sheet is shown"
+          >
+            <ToggleButton value="step">Step by step</ToggleButton>
+            <ToggleButton value="whole">Whole sheet</ToggleButton>
+          </ToggleButtonGroup>
+          <TimeWords sheet={sheet} />
+        </div>
+        {job.pausedReason === null ? null : <PauseJob job={job} />}
+        {mode === 'whole' ? <BeforeYouBegin /> : null}
+        <FetchList sheet={sheet} parts={partsOf(job.needs)} />
+        {mode === 'step' ? (
+          <StepView job={job} sheet={sheet} mayWork={mayWork} />
+        ) : (
+          <SheetView job={job} sheet={sheet} mayWork={mayWork} />
+        )}
       </div>
-      {mayWork ? <SignOff key={job.id} job={job} /> : null}
+      <div className={styles.beside}>
+        <Outcomes job={job} mayWork={mayWork} />
+        {mayWork ? (
+          <>
+            <SignOff key={job.id} job={job} sheet={sheet} />
+            <div className={styles.away}>
+              {job.pausedReason === null ? <PauseJob job={job} /> : null}
+              <DropJob job={job} />
+            </div>
+          </>
+        ) : null}
+      </div>
     </div>
   );
 }
 
-/** One visit of one machine: tick off what is done, then sign off. */
+/** One visit of one machine: its sheet, what became of its items, and the sign-off. */
 export function JobPage() {
   const { jobId = '' } = useParams();
   const { today } = useSession();
   const { data: job, error, refetch } = useQuery(jobQueries.one(jobId));
   if (!job) return error ? <Failed error={error} again={refetch} /> : <Loading />;
-  const ticked = job.items.filter((item) => item.ticked).length;
+  const settled = job.items.filter(({ outcome }) => outcome !== null).length;
   return (
     <>
       <PageHead
@@ -62,7 +105,7 @@ export function JobPage() {
         }
         under={
           job.state === 'open'
-            ? `Job opened ${dayWords(job.openedOn, today)} by ${job.openedBy}; ${ticked} of ${countWords(job.items.length, 'item')} done`
+            ? `Job opened ${dayWords(job.openedOn, today)} by ${job.openedBy}; ${settled} of ${countWords(job.items.length, 'item')} settled`
             : undefined
         }
       />

@@ -16,28 +16,32 @@ import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
+import type { Sheet } from '@yugator/core';
+import { MendedDefects } from './MendedDefects.js';
 import { peopleQueries } from '../setup/peopleQueries.js';
 import { countWords, hoursWords } from '../words/figures.js';
 import { Draws } from './Draws.js';
 import styles from './job.module.css';
 import { jobQueries } from './jobQueries.js';
 
-/** What becomes of the items that are not ticked. */
+/** What becomes of the items of which nothing is said. */
 function leftWords(job: JobDto): string {
-  const left = job.items.filter((item) => !item.ticked).length;
-  if (left === job.items.length) return 'Tick what is done first.';
-  return left ? `${countWords(left, 'item')} not ticked: not done, due as before.` : '';
+  const left = job.items.filter(({ outcome }) => outcome === null).length;
+  if (left === job.items.length) return 'Say first what became of the items.';
+  return left ? `${countWords(left, 'item')} not settled: not done, due as before.` : '';
 }
 
-/** What the items ticked so far come to: their minutes, and what they take from the shelf. */
+/** What the items done so far come to: their minutes, and what they take from the shelf. */
 function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws'> {
   return {
-    minutes: job.items.filter((item) => item.ticked).reduce((sum, item) => sum + item.minutes, 0),
+    minutes: job.items
+      .filter(({ outcome }) => outcome === 'done')
+      .reduce((sum, item) => sum + item.minutes, 0),
     draws: job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity })),
   };
 }
 
-/** Has the proposal follow the ticks, as long as nobody has put it right by hand. */
+/** Has the proposal follow what is done, as long as nobody has put it right by hand. */
 function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
   const { dirtyFields } = form.formState;
   const isOurs = { minutes: !dirtyFields.minutes, draws: !dirtyFields.draws };
@@ -51,7 +55,20 @@ function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
   }, [proposal]);
 }
 
-function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[] }) {
+interface Props {
+  readonly job: JobDto;
+  readonly sheet: Sheet;
+}
+
+/** Litres of oil that the sheet drains; coolant goes elsewhere. */
+function usedOilOf({ fetch }: Sheet): number {
+  const litres = fetch.drained
+    .filter(({ fluid }) => !/coolant/i.test(fluid))
+    .reduce((sum, each) => sum + each.litres, 0);
+  return Math.round(litres * 100) / 100;
+}
+
+function SignOffForm({ job, people, sheet }: Props & { people: readonly PersonDto[] }) {
   const { today, person } = useSession();
   const client = useQueryClient();
   const say = useNotice();
@@ -60,6 +77,8 @@ function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[
     shown: job.lastShown ?? 0,
     doneById: person.id,
     ...proposalOf(job),
+    usedOilLitres: usedOilOf(sheet),
+    mendedDefectIds: [],
     note: '',
     version: job.version,
   });
@@ -73,7 +92,7 @@ function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[
       say(`${done.machine.tag} is signed off.`);
     },
   );
-  const nothingTicked = !job.items.some((item) => item.ticked);
+  const nothingSaid = job.items.every(({ outcome }) => outcome === null);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (signOff.isPending) return;
@@ -111,6 +130,10 @@ function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[
         <Field form={form} name="minutes" label="Minutes" figure />
       </div>
       <Draws form={form} proposed={job.proposed} />
+      {usedOilOf(sheet) > 0 ? (
+        <Field form={form} name="usedOilLitres" label="Used oil into the container, litres" figure />
+      ) : null}
+      <MendedDefects form={form} job={job} />
       <Field form={form} name="note" label="Note" multiline minRows={2} />
       <div className={form_.acts}>
         <Button
@@ -118,7 +141,7 @@ function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[
           variant="contained"
           color="primary"
           size="large"
-          disabled={nothingTicked}
+          disabled={nothingSaid}
           loading={signOff.isPending}
         >
           Sign off
@@ -130,7 +153,7 @@ function SignOffForm({ job, people }: { job: JobDto; people: readonly PersonDto[
 }
 
 /** The end of a job: when, at what hours, who, how long, what was used. */
-export function SignOff({ job }: { job: JobDto }) {
+export function SignOff({ job, sheet }: Props) {
   const people = useQuery(peopleQueries.list());
   return (
     <section className={styles.off} aria-label="Sign off">
@@ -138,6 +161,7 @@ export function SignOff({ job }: { job: JobDto }) {
       {people.data ? (
         <SignOffForm
           job={job}
+          sheet={sheet}
           people={people.data.filter((person) => person.active && person.role !== 'viewer')}
         />
       ) : people.error ? (

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { JobDto } from '@yugator/contracts';
+import type { JobDto, VisitDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const jobQueries = {
@@ -8,5 +8,11 @@ export const jobQueries = {
       queryKey: ['jobs', id],
       queryFn: ({ signal }) => get<JobDto>(`/jobs/${id}`, signal),
       meta: { subjects: ['jobs', 'readings', 'machines', 'shelf'] },
+    }),
+  visit: (machineId: string) =>
+    queryOptions({
+      queryKey: ['visits', machineId],
+      queryFn: ({ signal }) => get<VisitDto>(`/machines/${machineId}/visit`, signal),
+      meta: { subjects: ['jobs', 'readings', 'machines', 'shelf', 'site'] },
     }),
 };

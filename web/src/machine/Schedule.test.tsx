@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import type { DueLineDto, MachineDetailDto, Role } from '@yugator/contracts';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
@@ -30,13 +30,10 @@ const machine = (over: Partial<MachineDetailDto> = {}): MachineDetailDto =>
     ...over,
   });
 
-let posted: unknown[];
 let openJobId: string | null;
 beforeEach(() => {
-  posted = [];
   openJobId = null;
   globalThis.fetch = ((_url: string, init: { method: string; body?: string }) => {
-    if (init.method === 'POST') posted.push(JSON.parse(init.body ?? 'null'));
     const body =
       init.method === 'POST'
         ? { id: 'new-job' }
@@ -55,7 +52,6 @@ function show(role: Role, shown = machine()) {
           <MemoryRouter>
             <Routes>
               <Route path="/" element={<Schedule machine={shown} />} />
-              <Route path="/jobs/new-job" element={<p>The sheet of the new job</p>} />
             </Routes>
           </MemoryRouter>
         </SessionContext.Provider>
@@ -63,24 +59,12 @@ function show(role: Role, shown = machine()) {
     </QueryClientProvider>,
   );
 }
-const box = (name: RegExp) => screen.getByRole<HTMLInputElement>('checkbox', { name });
 
 describe('the schedule of a machine', () => {
-  it('has what is due chosen already, adds up its minutes, and opens the job with it', async () => {
+  it('leads to the visit that is composed of it', () => {
     show('mechanic');
-    expect([/Grease/, /Battery/, /Oil/, /Plugs/].map((name) => box(name).checked)).toEqual([
-      true,
-      false,
-      true,
-      false,
-    ]);
-    expect(screen.getByText('About 42 minutes by the book')).toBeDefined();
-    fireEvent.click(box(/Plugs/));
-    fireEvent.click(box(/Grease/));
-    expect(screen.getByText('About 45 minutes by the book')).toBeDefined();
-    fireEvent.click(screen.getByRole('button', { name: 'Open a job with 2 items' }));
-    await waitFor(() => expect(screen.getByText('The sheet of the new job')).toBeDefined());
-    expect(posted).toEqual([{ machineId: 'm', itemIds: ['Oil', 'Plugs'] }]);
+    const link = screen.getByRole('link', { name: 'Compose a visit' });
+    expect(link.getAttribute('href')).toBe('/fleet/m/visit');
   });
 
   it('leads to the open job instead of a second one', async () => {

@@ -1,4 +1,3 @@
-import Checkbox from '@mui/material/Checkbox';
 import type { DueLineDto, MachineDetailDto } from '@yugator/contracts';
 import { baselineWords, limitWords, rangeWords, unresolvedWords } from '../schedule/dueWords.js';
 import { STATE_COLOUR, STATE_WORDS } from '../schedule/stateWords.js';
@@ -14,9 +13,6 @@ interface Props {
   readonly machine: MachineDetailDto;
   readonly scale: TapeScale;
   readonly width: number;
-  readonly chosen: boolean;
-  /** null where items cannot be chosen */
-  readonly onChoose: ((on: boolean) => void) | null;
 }
 
 /** The standing of an item in a few words, with the second thing to know beneath. */
@@ -46,19 +42,18 @@ function Standing({ line }: { line: DueLineDto }) {
 }
 
 /** One item of a machine's schedule on the tape. */
-export function ScheduleItem({ line, machine, scale, width, chosen, onChoose }: Props) {
+export function ScheduleItem({ line, machine, scale, width }: Props) {
   const isLead = useIsOneOf('crewLead');
-  const id = `item-${line.itemId}`;
   const rules = line.limits.map(({ rule }) => rule);
   return (
     <li className={styles.row}>
-      <label className={styles.name} htmlFor={onChoose ? id : undefined}>
+      <span className={styles.name}>
         <b>{line.itemName}</b>
         <br />
         <span className={styles.small}>
           {rules.length ? ruleWords(rules, (other) => nameOf(machine, other)) : `${line.minutes} min`}
         </span>
-      </label>
+      </span>
       <TapeLane line={line} machine={machine} scale={scale} width={width} />
       <span>
         <Standing line={line} />
@@ -68,17 +63,6 @@ export function ScheduleItem({ line, machine, scale, width, chosen, onChoose }: 
           </div>
         ) : null}
       </span>
-      {onChoose ? (
-        <Checkbox
-          id={id}
-          className={styles.choose ?? ''}
-          checked={chosen}
-          onChange={(_event, on) => onChoose(on)}
-          sx={{ width: 44, height: 44 }}
-        />
-      ) : (
-        <span />
-      )}
     </li>
   );
 }

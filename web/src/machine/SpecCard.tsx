@@ -1,5 +1,7 @@
 import Button from '@mui/material/Button';
 import type { MachineDetailDto, UpdateSpecDto } from '@yugator/contracts';
+import { usualFittings } from '@yugator/core';
+import type { ServiceFittings } from '@yugator/core';
 import { useState } from 'react';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
@@ -10,6 +12,7 @@ import { useIsOneOf, useSession } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import { Attachments } from './Attachments.js';
 import { Photo } from './Photo.js';
+import { FittingsEdit, fittingsWords } from './Fittings.js';
 import { ShareParts } from './ShareParts.js';
 import { SpecSectionEdit } from './SpecSectionEdit.js';
 import { SpecSectionShow } from './SpecSectionShow.js';
@@ -21,6 +24,9 @@ function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
   const { site } = useSession();
   const say = useNotice();
   const [typed, setTyped] = useState<TypedCard>(() => typedCard(machine.spec, site.unitSystem));
+  const [service, setService] = useState<ServiceFittings>(
+    () => machine.spec.service ?? usualFittings(machine.machineClass, machine.fuel),
+  );
   const [faults, setFaults] = useState<CardFaults>({});
   const update = useWrite<MachineDetailDto, UpdateSpecDto>(
     (body) => ({ method: 'PUT', path: `/machines/${machine.id}/spec`, body }),
@@ -33,7 +39,7 @@ function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
   const save = () => {
     const parsed = parseCard(typed, site.unitSystem);
     setFaults('faults' in parsed ? parsed.faults : {});
-    if ('spec' in parsed) update.mutate({ spec: parsed.spec, version: machine.version });
+    if ('spec' in parsed) update.mutate({ spec: { ...parsed.spec, service }, version: machine.version });
   };
   const wrong = Object.keys(faults).length;
   return (
@@ -47,6 +53,7 @@ function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
       <p className="soft" style={{ marginBottom: 10 }}>
         Type figures as the book has them, in any unit: 2.1 qt, 67 oz, 15 lbf·ft, 30 psi, 7-9 mm.
       </p>
+      <FittingsEdit fittings={service} onChange={setService} />
       <div className={styles.sections}>
         {SPEC_SECTIONS.map((section) => (
           <SpecSectionEdit
@@ -97,6 +104,9 @@ export function SpecCard({ machine }: { machine: MachineDetailDto }) {
       ) : (
         <Empty title="Nothing stands on this card yet." />
       )}
+      <p style={{ marginTop: 12 }}>
+        {fittingsWords(machine.spec.service ?? usualFittings(machine.machineClass, machine.fuel))}
+      </p>
       <div className={styles.acts}>
         {mayChange ? (
           <Button variant={filled.length ? 'outlined' : 'contained'} onClick={() => setEditing(true)}>

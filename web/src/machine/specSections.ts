@@ -20,7 +20,7 @@ export interface SpecColumn {
 }
 
 export interface SpecSection {
-  readonly key: keyof SpecCardDto | 'grades';
+  readonly key: Exclude<keyof SpecCardDto, 'service'> | 'grades';
   readonly title: string;
   readonly columns: readonly SpecColumn[];
 }

@@ -69,6 +69,15 @@ export function SetupPage() {
           </Button>
         ) : null}
       </section>
+      <section aria-label="House rules" style={{ marginTop: 32 }}>
+        <h2>House rules</h2>
+        <p className="soft" style={{ marginBottom: 8 }}>
+          Where good mechanics differ: how tight, how full, how clean. Every job sheet follows.
+        </p>
+        <Button component={Link} to="/setup/house-rules">
+          Look at the house rules
+        </Button>
+      </section>
       <SiteRules mayChange={isLead} />
       <FleetFiles isLead={isLead} />
     </>

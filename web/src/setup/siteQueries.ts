@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { SiteSettingsDto } from '@yugator/contracts';
+import type { SiteSettingsDto, WorkshopDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const siteQueries = {
@@ -7,6 +7,12 @@ export const siteQueries = {
     queryOptions({
       queryKey: ['site'],
       queryFn: ({ signal }) => get<SiteSettingsDto>('/site', signal),
+      meta: { subjects: ['site'] },
+    }),
+  workshop: () =>
+    queryOptions({
+      queryKey: ['site', 'workshop'],
+      queryFn: ({ signal }) => get<WorkshopDto>('/site/workshop', signal),
       meta: { subjects: ['site'] },
     }),
 };

@@ -34,6 +34,7 @@ export const NAVIGATION: readonly { to: string; word: string; icon: ReactNode }[
     word: 'Shelf',
     icon: <path d="M3 10h18M3 20h18M5 10V4h5v6M13 10V6h5v4M6 20v-5h4v5M13 20v-7h6v7" />,
   },
+  { to: '/bench', word: 'Bench', icon: <path d="M3 9h18M5 9v11M19 9v11M8 9V4h5v5M16 5l3 3" /> },
   { to: '/records', word: 'Records', icon: <path d="M6 3h9l4 4v14H6zM9 11h7M9 15h7" /> },
   {
     to: '/setup',

@@ -17,7 +17,7 @@ function act(machine: TodayMachineDto, mayWork: boolean, isStale: boolean): { wo
   if (machine.openJobId)
     return { word: mayWork ? 'Go on with job' : 'Look', to: `/jobs/${machine.openJobId}` };
   if (mayWork && state === 'noRecord') return { word: 'Say when', to: page };
-  if (mayWork && (state === 'overdue' || state === 'ripe')) return { word: 'Open job', to: page };
+  if (mayWork && (state === 'overdue' || state === 'ripe')) return { word: 'Open job', to: `${page}/visit` };
   return isStale ? { word: 'Read meter', to: '/round' } : { word: 'Look', to: page };
 }
 

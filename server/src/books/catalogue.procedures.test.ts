@@ -1,0 +1,38 @@
+import { composeSheet, DEFAULT_RULES, PROCEDURES, proceduresFor, usualFittings } from '@yugator/core';
+import { CATALOGUE } from './catalogue.js';
+
+const LINES = CATALOGUE.flatMap((book) =>
+  book.items.map(({ name, action, component }) => ({ book, item: { id: name, name, action, component } })),
+);
+
+describe('the books that ship', () => {
+  it('ask for nothing that no procedure knows', () => {
+    expect(LINES.length).toBeGreaterThan(50);
+    const unknown = LINES.filter(({ item }) => proceduresFor(item).some(({ key }) => key === 'byTheBook'));
+    expect(unknown.map(({ item }) => item.name)).toEqual([]);
+  });
+
+  it('between them ask for every procedure of the catalogue', () => {
+    const asked = new Set(LINES.flatMap(({ item }) => proceduresFor(item).map(({ key }) => key)));
+    expect(PROCEDURES.map(({ key }) => key).filter((key) => !asked.has(key))).toEqual([]);
+  });
+
+  it('can each be composed whole, by every machine of its class', () => {
+    const spec = { fluids: [], torques: [], plugs: [], tyres: [], plays: [], fittings: [], tools: [] };
+    for (const { name, machineClass, items } of CATALOGUE) {
+      const fuel = /diesel|loader/.test(name) ? 'diesel' : 'gasoline';
+      const sheet = composeSheet({
+        ...{ machineClass, fuel, cooling: 'air', spec, rules: DEFAULT_RULES },
+        fittings: usualFittings(machineClass, fuel),
+        items: items.map((item) => ({
+          id: item.name,
+          name: item.name,
+          action: item.action,
+          component: item.component,
+        })),
+      });
+      const seen = new Set(sheet.steps.flatMap(({ itemIds }) => itemIds));
+      expect([name, items.filter((item) => !seen.has(item.name))]).toEqual([name, []]);
+    }
+  });
+});

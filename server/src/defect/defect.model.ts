@@ -1,0 +1,22 @@
+import type { Severity } from '@yugator/contracts';
+import { BelongsTo, ForeignKey, Model, Table } from 'sequelize-typescript';
+import { Item } from '../books/book.model.js';
+import { Day, Id, OptionalMoment, OptionalRef, Ref, Text } from '../database/columns.js';
+import { Machine } from '../machine/machine.model.js';
+
+/** Something that is wrong with a machine, until a job mends it. */
+@Table({ tableName: 'defects' })
+export class Defect extends Model {
+  @Id declare id: string;
+  @ForeignKey(() => Machine) @Ref declare machineId: string;
+  @ForeignKey(() => Item) @OptionalRef declare itemId: string | null;
+  @OptionalRef declare foundInJobId: string | null;
+  @Day declare foundOn: string;
+  @Ref declare reportedById: string;
+  @Text declare words: string;
+  @Text declare severity: Severity;
+  @OptionalRef declare closedByJobId: string | null;
+  @OptionalMoment declare voidedAt: Date | null;
+  @BelongsTo(() => Machine) declare machine?: Machine;
+  @BelongsTo(() => Item) declare item?: Item;
+}

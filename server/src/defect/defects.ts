@@ -1,0 +1,90 @@
+import { Injectable } from '@nestjs/common';
+import type { DefectDto, ReportDefectDto } from '@yugator/contracts';
+import { v7 as uuid } from 'uuid';
+import { Item } from '../books/book.model.js';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { Machine, StatusChange } from '../machine/machine.model.js';
+import { namesById } from '../people/namesById.js';
+import { Person } from '../people/person.model.js';
+import { fault, fieldProblem, notFound } from '../problem/problem.js';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { Defect } from './defect.model.js';
+
+type NewDefect = Pick<Defect, 'machineId' | 'itemId' | 'foundInJobId' | 'foundOn' | 'words' | 'severity'>;
+
+/** The defects of the fleet. */
+@Injectable()
+export class Defects {
+  constructor(
+    private readonly work: UnitOfWork,
+    private readonly calendar: SiteCalendar,
+    private readonly schedule: FleetSchedule,
+  ) {}
+
+  /** The open defects of a machine, or of all, earliest first. */
+  async open(machineId?: string): Promise<DefectDto[]> {
+    const rows = await Defect.findAll({
+      where: { closedByJobId: null, voidedAt: null, ...(machineId ? { machineId } : {}) },
+      include: [Machine, Item],
+      order: ['foundOn', 'id'],
+    });
+    const names = await namesById();
+    return rows.map((row) => ({
+      ...{ id: row.id, foundOn: row.foundOn, words: row.words, severity: row.severity },
+      machine: { id: row.machineId, tag: row.machine?.tag ?? '', name: row.machine?.name ?? '' },
+      reportedBy: names.get(row.reportedById) ?? '',
+      itemName: row.item?.name ?? null,
+      closedByJobId: row.closedByJobId,
+    }));
+  }
+
+  /** Takes down a defect that somebody saw outside of a job. */
+  async report(machineId: string, fields: ReportDefectDto, caller: Person): Promise<DefectDto[]> {
+    const { today } = await this.calendar.read();
+    return this.work.run(async () => {
+      if (!(await Machine.findByPk(machineId, { lock: true }))) throw notFound('machine');
+      await this.add({ ...fields, machineId, itemId: null, foundInJobId: null, foundOn: today }, caller);
+      return this.open(machineId);
+    });
+  }
+
+  /** Adds a defect inside the running unit of work; one with which the machine is not to be used takes it out of service. */
+  async add(fields: NewDefect, caller: Person): Promise<void> {
+    await Defect.create({ ...fields, id: uuid(), reportedById: caller.id });
+    this.work.changed('jobs', 'machines');
+    if (fields.severity !== 'stop') return;
+    const machine = await Machine.findByPk(fields.machineId);
+    if (!machine || machine.status === 'outOfService' || machine.status === 'retired') return;
+    const { now } = await this.calendar.read();
+    const change = { status: 'outOfService', since: fields.foundOn } as const;
+    await machine.update({ status: change.status, statusSince: change.since, version: machine.version + 1 });
+    await StatusChange.create({
+      ...{ ...change, id: uuid(), machineId: machine.id, reason: `Defect: ${fields.words}`.slice(0, 200) },
+      ...{ changedAt: new Date(now), changedById: caller.id },
+    });
+    await this.schedule.touched([machine.id]);
+  }
+
+  /** Closes defects of a machine by a job inside the running unit of work. */
+  async close(ids: readonly string[], machineId: string, jobId: string): Promise<void> {
+    const open = await Defect.findAll({
+      where: { id: [...ids], machineId, closedByJobId: null, voidedAt: null },
+      lock: true,
+    });
+    const known = new Set(open.map(({ id }) => id));
+    const gone = ids.findIndex((id) => !known.has(id));
+    if (gone >= 0) {
+      const detail = 'This defect was mended or taken back meanwhile. Take it out and sign off again.';
+      throw fieldProblem(fault(`/mendedDefectIds/${gone}`, 'unknown', detail));
+    }
+    await Defect.update({ closedByJobId: jobId }, { where: { id: [...known] } });
+  }
+
+  /** Takes back what a voided job found, and opens again what it mended. */
+  async undo(jobId: string): Promise<void> {
+    const { now } = await this.calendar.read();
+    await Defect.update({ voidedAt: new Date(now) }, { where: { foundInJobId: jobId } });
+    await Defect.update({ closedByJobId: null }, { where: { closedByJobId: jobId } });
+  }
+}

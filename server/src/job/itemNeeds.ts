@@ -1,0 +1,20 @@
+import type { ItemNeedDto } from '@yugator/contracts';
+import { Article, ItemArticleRow } from '../shelf/shelf.model.js';
+
+/** What items take from the shelf, with what is on hand there. */
+export async function itemNeeds(
+  itemIds: readonly string[],
+  onHand: ReadonlyMap<string, number>,
+): Promise<ItemNeedDto[]> {
+  const rows = await ItemArticleRow.findAll({ where: { itemId: [...itemIds] }, include: [Article] });
+  return rows.flatMap(({ itemId, articleId, quantity, article }) =>
+    article
+      ? [
+          {
+            ...{ itemId, articleId, quantity, name: article.name, unit: article.unit },
+            onHand: onHand.get(articleId) ?? 0,
+          },
+        ]
+      : [],
+  );
+}

@@ -1,0 +1,43 @@
+import { Injectable } from '@nestjs/common';
+import type { VisitDto } from '@yugator/contracts';
+import { proposeItems } from '@yugator/core';
+import { Defects } from '../defect/defects.js';
+import { notFound } from '../problem/problem.js';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import { toDueLines } from '../schedule/toDueLine.js';
+import { Shelf } from '../shelf/shelf.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { itemNeeds } from './itemNeeds.js';
+import { Job } from './job.model.js';
+import { setUpOf } from './setUpOf.js';
+
+/** What a visit of a machine could be composed of. */
+@Injectable()
+export class Visits {
+  constructor(
+    private readonly calendar: SiteCalendar,
+    private readonly schedule: FleetSchedule,
+    private readonly shelf: Shelf,
+    private readonly defects: Defects,
+  ) {}
+
+  async of(machineId: string): Promise<VisitDto> {
+    const { site } = await this.calendar.read();
+    const scheduled = await this.schedule.readOne(machineId);
+    if (!scheduled) throw notFound('machine');
+    const { machine, schedule } = scheduled;
+    const setUp = setUpOf(scheduled, site, null);
+    const itemIds = setUp.items.map(({ id }) => id);
+    const [needs, open, defects] = await Promise.all([
+      this.shelf.onHandById().then((onHand) => itemNeeds(itemIds, onHand)),
+      Job.findOne({ where: { machineId, state: 'open' }, attributes: ['id'] }),
+      this.defects.open(machineId),
+    ]);
+    return {
+      machine: { id: machine.id, tag: machine.tag, name: machine.name },
+      ...{ setUp, lines: toDueLines(scheduled), proposals: proposeItems(schedule.answers, setUp), defects },
+      needs,
+      openJobId: open?.id ?? null,
+    };
+  }
+}

@@ -1,0 +1,41 @@
+import { Injectable } from '@nestjs/common';
+import type { UpdateWorkshopDto, WorkshopDto } from '@yugator/contracts';
+import { withDefaults } from '@yugator/core';
+import type { HouseRules } from '@yugator/core';
+import { jsonValue } from '../database/columns.js';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { notFound, stale } from '../problem/problem.js';
+import { Site } from './site.model.js';
+
+/** The house rules of a site, the default wherever nothing was chosen. */
+export function rulesOf(site: Site): HouseRules {
+  return withDefaults(jsonValue(site.houseRules) as Record<string, unknown> | null);
+}
+
+function toDto(site: Site): WorkshopDto {
+  const { panLitres, extractorLitres, usedOilLitres, version } = site;
+  return { rules: rulesOf(site), panLitres, extractorLitres, usedOilLitres, version };
+}
+
+/** How the shop works. */
+@Injectable()
+export class Workshop {
+  constructor(private readonly work: UnitOfWork) {}
+
+  async read(): Promise<WorkshopDto> {
+    const site = await Site.findOne();
+    if (!site) throw notFound('site');
+    return toDto(site);
+  }
+
+  async update({ version, rules, ...vessels }: UpdateWorkshopDto): Promise<WorkshopDto> {
+    return this.work.run(async () => {
+      const site = await Site.findOne({ lock: true });
+      if (!site) throw notFound('site');
+      if (site.version !== version) throw stale('page of house rules', toDto(site));
+      await site.update({ ...vessels, houseRules: rules, version: version + 1 });
+      this.work.changed('site', 'jobs');
+      return toDto(site);
+    });
+  }
+}

@@ -1,0 +1,76 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, fireEvent, render, screen } from '@testing-library/react';
+import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
+import { SessionContext } from '../session/useSession.js';
+import { SITE } from '../testing/fixtures.js';
+import { BenchPage } from './BenchPage.js';
+
+function Address() {
+  return <p data-testid="address">{useLocation().search}</p>;
+}
+
+function show(at: string) {
+  const person = { id: 'p', name: 'Ansel', role: 'viewer' as const, active: true, version: 1 };
+  globalThis.fetch = (() =>
+    Promise.resolve({
+      ...{ ok: true, status: 200, headers: new Map([['content-type', 'application/json']]) },
+      json: () => Promise.resolve([]),
+    })) as unknown as typeof fetch;
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+        <MemoryRouter initialEntries={[at]}>
+          <Routes>
+            <Route path="/bench/:tool?" element={<BenchPage />} />
+          </Routes>
+          <Address />
+        </MemoryRouter>
+      </SessionContext.Provider>
+    </QueryClientProvider>,
+  );
+}
+const type = (label: string | RegExp, text: string) =>
+  act(() => fireEvent.change(screen.getByLabelText(label), { target: { value: text } }));
+
+describe('the bench', () => {
+  it('reads its figures from the address, and writes them there', () => {
+    // 2.1 qt and 1.9 qt: the filter takes 0.2; first pour 2.1 − 0.2 − 0.105 = 1.795 qt: 5 − 1.795 = 3.205 qt.
+    show('/bench/fill?with=2.1+qt&without=1.9+qt&jug=5+qt');
+    expect(screen.getByText(/Pour until the 5 qt jug stands at 3.2 qt|stands at 3.21 qt/)).toBeDefined();
+    type('Capacity with the filter', '3 qt');
+    expect(screen.getByTestId('address').textContent).toContain('with=3+qt');
+  });
+
+  it('says so where a figure is none, and goes on with the next', () => {
+    show('/bench/fill');
+    type('Capacity with the filter', 'much');
+    expect(screen.getByText(/Type a figure/)).toBeDefined();
+    expect(screen.queryByText(/Pour until/)).toBeNull();
+  });
+
+  it.each([
+    // 5.7 L by an extractor of 2 L are three loads.
+    ['/bench/drain?out=5.7&holds=2&room=40', /must be emptied 3 times/],
+    // Handbook table: 12.2 V about half charged.
+    ['/bench/battery?rest=12.2', /About 50 % charged: recharge/],
+    // 24 × 20 × 6 = 2880 strokes of 1.3 g = 3744 g: ten cartridges of 400 g.
+    ['/bench/grease', /2880 strokes, 3744 g: 10 cartridges/],
+    ['/bench/play?left=44&right=36', /Left 4 mm too much, right within its range/],
+    ['/bench/deck?left=76&right=80', /4 mm out side to side/],
+    // 0.2 × (1361.2 − 310) = 210.24 h.
+    ['/bench/loader', /210.2 h of its own/],
+    // SAE J300: 10W cranks down to −25 °C.
+    ['/bench/viscosity?low=-22&high=10', /SAE J300/],
+    ['/bench/nothing', /no such calculator/],
+  ])('%s', (at, words) => {
+    show(at);
+    expect(screen.getByText(words)).toBeDefined();
+  });
+
+  it('sets the units of the trade beside each other', () => {
+    // NIST SP 811 appendix B.8: 15 lbf·ft = 20.337 N·m; 30 psi = 206.843 kPa.
+    show('/bench/units');
+    expect(screen.getByText('20.337')).toBeDefined();
+    expect(screen.getByText('206.843')).toBeDefined();
+  });
+});

@@ -1,0 +1,192 @@
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { gradesFor } from '@yugator/core';
+import type { FillTarget, Prefill } from '@yugator/core';
+import { DrainWords } from '../fluid/DrainWords.js';
+import { FillPlanner } from '../fluid/FillPlanner.js';
+import { jugOf } from '../fluid/jugSizes.js';
+import { fleetQueries } from '../machine/fleetQueries.js';
+import table from '../page/table.module.css';
+import { useSession } from '../session/useSession.js';
+import styles from './bench.module.css';
+import { QuantityParam, useQuantity } from './QuantityParam.js';
+import { useParam } from './useParam.js';
+
+interface ChoiceProps {
+  readonly name: string;
+  readonly label: string;
+  readonly options: readonly (readonly [key: string, words: string])[];
+}
+
+function Choice({ name, label, options }: ChoiceProps) {
+  const [value, choose] = useParam(name, options[0]?.[0] ?? '');
+  return (
+    <TextField
+      select
+      fullWidth={false}
+      label={label}
+      value={value}
+      onChange={(event) => choose(event.target.value)}
+      sx={{ minWidth: 190 }}
+    >
+      {options.map(([key, words]) => (
+        <MenuItem key={key} value={key}>
+          {words}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+/** Volumes and jugs. */
+export function FillTool() {
+  const { site } = useSession();
+  const withFilter = useQuantity('with', '2 L', 'volume');
+  const withoutFilter = useQuantity('without', '1.7 L', 'volume');
+  const retained = useQuantity('stayed', '0 L', 'volume');
+  const [filter, setFilter] = useParam('filter', 'changed');
+  const [prefill] = useParam('prefill', 'none');
+  const [target] = useParam('target', 'fullMark');
+  const [jug, setJug] = useParam('jug', '');
+  return (
+    <>
+      <div className={styles.fields}>
+        <QuantityParam name="with" usual="2 L" label="Capacity with the filter" dimension="volume" />
+        <QuantityParam name="without" usual="1.7 L" label="Without the filter" dimension="volume" />
+        <QuantityParam name="stayed" usual="0 L" label="Stayed in" dimension="volume" />
+        <Choice
+          name="prefill"
+          label="Filter filled beforehand"
+          options={[
+            ['none', 'Not at all'],
+            ['half', 'Half'],
+            ['full', 'Full'],
+          ]}
+        />
+        <Choice
+          name="target"
+          label="How full"
+          options={[
+            ['fullMark', 'To the full mark, two stages'],
+            ['shadeUnder', 'A shade under'],
+          ]}
+        />
+        <FormControlLabel
+          control={
+            <Switch
+              checked={filter === 'changed'}
+              onChange={(_event, checked) => setFilter(checked ? 'changed' : 'stays')}
+            />
+          }
+          label="The filter is changed"
+        />
+      </div>
+      {withFilter === null || withoutFilter === null || retained === null ? null : (
+        <FillPlanner
+          need={{
+            ...{ capacityWithFilter: withFilter, capacityWithoutFilter: withoutFilter, retained },
+            ...{
+              filterChanged: filter === 'changed',
+              prefill: prefill as Prefill,
+              target: target as FillTarget,
+            },
+          }}
+          jug={jugOf(jug, site.unitSystem)}
+          onJug={setJug}
+          stage="first"
+        />
+      )}
+    </>
+  );
+}
+
+/** What comes out against what catches it. */
+export function DrainTool() {
+  const out = useQuantity('out', '5.7 L', 'volume');
+  const holds = useQuantity('holds', '2 L', 'volume');
+  const room = useQuantity('room', '40 L', 'volume');
+  return (
+    <>
+      <div className={styles.fields}>
+        <QuantityParam name="out" usual="5.7 L" label="Comes out" dimension="volume" />
+        <QuantityParam name="holds" usual="2 L" label="Pan or extractor holds" dimension="volume" />
+        <QuantityParam name="room" usual="40 L" label="Used-oil container has room for" dimension="volume" />
+      </div>
+      {out && holds && room !== null ? (
+        <DrainWords
+          litres={[out]}
+          vessels={{ panLitres: holds, extractorLitres: holds, roomLitres: room }}
+          vessel="pan"
+        />
+      ) : null}
+    </>
+  );
+}
+
+const celsius = (value: number | null) => (value === null ? 'no bound' : `${value} °C`);
+
+/** Which oil grade suits the weather: the machine's own book first. */
+export function ViscosityTool() {
+  const [machineId, choose] = useParam('machine', '');
+  const low = useQuantity('low', '-5', null);
+  const high = useQuantity('high', '15', null);
+  const fleet = useQuery(fleetQueries.list());
+  const machine = useQuery({ ...fleetQueries.one(machineId), enabled: machineId !== '' });
+  const approved = machine.data?.spec.fluids.find(({ fluid }) => /engine/i.test(fluid))?.grades ?? [];
+  const advice = low === null || high === null ? [] : gradesFor(approved, low, high);
+  return (
+    <>
+      <div className={styles.fields}>
+        <TextField
+          select
+          fullWidth={false}
+          label="Machine"
+          value={fleet.data?.some(({ id }) => id === machineId) ? machineId : ''}
+          onChange={(event) => choose(event.target.value)}
+          sx={{ minWidth: 240 }}
+        >
+          <MenuItem value="">No machine: published limits</MenuItem>
+          {(fleet.data ?? []).map(({ id, tag, name }) => (
+            <MenuItem key={id} value={id}>
+              {tag} {name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <QuantityParam name="low" usual="-5" label="Coldest expected, °C" dimension={null} />
+        <QuantityParam name="high" usual="15" label="Warmest expected, °C" dimension={null} />
+      </div>
+      <p>
+        {approved.length
+          ? 'What the book of this machine approves.'
+          : 'No book says anything here: cold-cranking limits of SAE J300. The book of the machine comes first.'}
+      </p>
+      <table className={table.table}>
+        <thead>
+          <tr>
+            <th>Grade</th>
+            <th>Category</th>
+            <th>From</th>
+            <th>Up to</th>
+            <th>For these days</th>
+          </tr>
+        </thead>
+        <tbody>
+          {advice.map(({ grade, category, fromCelsius, toCelsius, suits }) => (
+            <tr key={`${grade} ${category}`}>
+              <td>
+                <b>{grade}</b>
+              </td>
+              <td data-label="Category:">{category || '–'}</td>
+              <td data-label="From:">{celsius(fromCelsius)}</td>
+              <td data-label="Up to:">{celsius(toCelsius)}</td>
+              <td>{suits ? '✓ suits' : '✗ does not suit'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}

@@ -1,0 +1,41 @@
+import TextField from '@mui/material/TextField';
+import { parseQuantity, shownUnit } from '@yugator/core';
+import type { Dimension } from '@yugator/core';
+import { useSession } from '../session/useSession.js';
+import { parseFigure } from '../words/figures.js';
+import { useParam } from './useParam.js';
+
+/** A figure of the address, in SI; null where it is none. A count has no dimension. */
+export function useQuantity(name: string, usual: string, dimension: Dimension | null): number | null {
+  const { site } = useSession();
+  const [typed] = useParam(name, usual);
+  if (dimension !== null) return parseQuantity(typed, dimension, shownUnit(dimension, site.unitSystem).unit);
+  const figure = parseFigure(typed);
+  return Number.isFinite(figure) ? figure : null;
+}
+
+interface Props {
+  readonly name: string;
+  readonly usual: string;
+  readonly label: string;
+  readonly dimension: Dimension | null;
+}
+
+/** Types a figure of the address, in any unit. */
+export function QuantityParam({ name, usual, label, dimension }: Props) {
+  const [typed, type] = useParam(name, usual);
+  const isWrong = useQuantity(name, usual, dimension) === null;
+  return (
+    <TextField
+      fullWidth={false}
+      label={label}
+      value={typed}
+      onChange={(event) => type(event.target.value)}
+      error={isWrong}
+      helperText={isWrong ? 'Type a figure, with its unit where you like.' : undefined}
+      slotProps={{
+        htmlInput: { inputMode: dimension ? 'text' : 'decimal', autoComplete: 'off', className: 'fig' },
+      }}
+    />
+  );
+}

@@ -1,0 +1,117 @@
+import TextField from '@mui/material/TextField';
+import { inUnit, parseQuantity, shownRange, shownUnit } from '@yugator/core';
+import type { Measurement, UnitSystem } from '@yugator/core';
+import { useState } from 'react';
+import { useSession } from '../session/useSession.js';
+import { parseFigure } from '../words/figures.js';
+import styles from './check.module.css';
+import { fieldsOf } from './fields.js';
+import type { MeasureField } from './fields.js';
+import { judgeMeasured } from './judge.js';
+
+type Values = Readonly<Record<string, number>>;
+
+interface Props {
+  readonly measurement: Measurement;
+  /** in SI, by the name of the field */
+  readonly values: Values;
+  readonly onChange: (values: Values) => void;
+  readonly disabled?: boolean;
+}
+
+function parse(typed: string, { dimension }: MeasureField, units: UnitSystem): number | null {
+  if (dimension !== null) return parseQuantity(typed, dimension, shownUnit(dimension, units).unit);
+  const count = parseFigure(typed);
+  return Number.isInteger(count) && count >= 0 ? count : null;
+}
+
+function shown(value: number | undefined, { dimension }: MeasureField, units: UnitSystem): string {
+  if (value === undefined) return '';
+  if (dimension === null) return String(value);
+  const { unit, decimals } = shownUnit(dimension, units);
+  return inUnit(value, dimension, unit, decimals);
+}
+
+/** The range that is wanted, in the units of the person. */
+function wanted(measurement: Measurement, units: UnitSystem): string | null {
+  switch (measurement.kind) {
+    case 'range':
+      return shownRange(measurement, measurement.dimension, units);
+    case 'freePlay':
+      return `${shownRange(measurement, 'length', units)}, both sides alike`;
+    case 'tyres': {
+      const most = { low: measurement.sidewallMaximum, high: measurement.sidewallMaximum };
+      return `${shownRange(measurement, 'pressure', units)}, both alike, never above ${shownRange(most, 'pressure', units)}`;
+    }
+    case 'battery':
+      return '12.4 V or more';
+    case 'charging':
+      return '13.8–14.7 V';
+    case 'deck':
+      return 'sides within 3 mm, front 3–9 mm lower';
+    case 'bladeTips':
+      return 'both the same';
+    case 'grease':
+      return `usually ${measurement.usual}`;
+    case 'bolts':
+      return null;
+  }
+}
+
+/** Figures typed in any unit and judged at once. */
+export function Measure({ measurement, values, onChange, disabled = false }: Props) {
+  const { site } = useSession();
+  const units = site.unitSystem;
+  const fields = fieldsOf(measurement);
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(fields.map((field) => [field.name, shown(values[field.name], field, units)])),
+  );
+  const change = (name: string, text: string) => {
+    const next = { ...typed, [name]: text };
+    setTyped(next);
+    const parsed = fields.flatMap((field) => {
+      const value = parse(next[field.name] ?? '', field, units);
+      return value === null ? [] : [[field.name, value] as const];
+    });
+    onChange(Object.fromEntries(parsed));
+  };
+  const judgement = judgeMeasured(measurement, values, units);
+  const goal = wanted(measurement, units);
+  return (
+    <fieldset className={styles.measure} disabled={disabled}>
+      <legend>
+        {measurement.label}
+        {goal ? <span className="soft"> ({goal})</span> : null}
+      </legend>
+      <div className={styles.fields}>
+        {fields.map((field) => {
+          const text = typed[field.name] ?? '';
+          const isWrong = text.trim() !== '' && parse(text, field, units) === null;
+          const unit = field.dimension === null ? '' : ` (${shownUnit(field.dimension, units).unit})`;
+          return (
+            <TextField
+              key={field.name}
+              fullWidth={false}
+              label={
+                fields.length === 1 && field.dimension !== null ? unit.slice(2, -1) : `${field.label}${unit}`
+              }
+              value={text}
+              onChange={(event) => change(field.name, event.target.value)}
+              error={isWrong}
+              helperText={isWrong ? 'Type a figure, with its unit where it is another.' : undefined}
+              slotProps={{
+                htmlInput: {
+                  ...{ inputMode: field.dimension === null ? 'numeric' : 'decimal', autoComplete: 'off' },
+                  className: 'fig',
+                },
+              }}
+            />
+          );
+        })}
+      </div>
+      <p role="status" className={judgement ? (judgement.isGood ? styles.good : styles.bad) : undefined}>
+        {judgement ? `${judgement.isGood ? '✓' : '✗'} ${judgement.words}` : ''}
+      </p>
+    </fieldset>
+  );
+}

@@ -1,0 +1,98 @@
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { atDipstick, parseQuantity, shownUnit } from '@yugator/core';
+import type { FillTarget } from '@yugator/core';
+import { useState } from 'react';
+import { useSession } from '../session/useSession.js';
+import check from '../check/check.module.css';
+import { inJug } from './jugSizes.js';
+import type { JugSize } from './jugSizes.js';
+
+/** Where the oil stands, from the low mark (0) to the full one (1). */
+const READINGS = [
+  { key: '-0.25', words: 'Below the low mark' },
+  { key: '0', words: 'At the low mark' },
+  { key: '0.25', words: 'A quarter up' },
+  { key: '0.5', words: 'Half way' },
+  { key: '0.75', words: 'Three quarters up' },
+  { key: '0.9', words: 'A shade under full' },
+  { key: '1', words: 'At the full mark' },
+  { key: '1.25', words: 'Above the full mark' },
+] as const;
+
+interface Props {
+  readonly target: FillTarget;
+  readonly jug: JugSize;
+  /** -0.25 to 1.25; null while nothing was read */
+  readonly reading: number | null;
+  /** litres from the low to the full mark */
+  readonly betweenMarks: number;
+  readonly onChange: (reading: number, betweenMarks: number) => void;
+}
+
+function adviceWords({
+  target,
+  jug,
+  reading,
+  betweenMarks,
+}: Props): { isGood: boolean; words: string } | null {
+  if (reading === null) return null;
+  const advice = atDipstick(reading, betweenMarks, target);
+  switch (advice.kind) {
+    case 'full':
+      return { isGood: true, words: 'Right. Nothing more.' };
+    case 'add':
+      return {
+        isGood: false,
+        words: `Add about ${inJug(advice.litres, jug)}, in small amounts, and read again.`,
+      };
+    case 'overfull':
+      return {
+        isGood: false,
+        words: `About ${inJug(advice.litres, jug)} too much: it foams and blows past the seals. Draw it off through the dipstick tube or let it out at the drain, and read again. Do not run it like this.`,
+      };
+  }
+}
+
+/** The dipstick, read in the machine's own marks, and what to do. */
+export function Dipstick(props: Props) {
+  const { reading, betweenMarks, onChange } = props;
+  const { site } = useSession();
+  const { unit } = shownUnit('volume', site.unitSystem);
+  const [typed, setTyped] = useState(() => inJug(betweenMarks, props.jug));
+  const advice = adviceWords(props);
+  return (
+    <fieldset className={check.measure}>
+      <legend>Where does the oil stand?</legend>
+      <div className={check.fields}>
+        <TextField
+          select
+          fullWidth={false}
+          label="Dipstick"
+          value={reading === null ? '' : String(reading)}
+          onChange={(event) => onChange(Number(event.target.value), betweenMarks)}
+          sx={{ minWidth: 210 }}
+        >
+          {READINGS.map(({ key, words }) => (
+            <MenuItem key={key} value={key}>
+              {words}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          fullWidth={false}
+          label="Low to full mark"
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            const litres = parseQuantity(event.target.value, 'volume', unit);
+            if (litres !== null && litres > 0 && reading !== null) onChange(reading, litres);
+          }}
+        />
+      </div>
+      <p role="status" className={advice ? (advice.isGood ? check.good : check.bad) : undefined}>
+        {advice ? `${advice.isGood ? '✓' : '✗'} ${advice.words}` : ''}
+      </p>
+    </fieldset>
+  );
+}

@@ -1,0 +1,119 @@
+import type { Found, JobDto } from '@yugator/contracts';
+import { HOUSE_RULES, ruleWords, shownRange } from '@yugator/core';
+import type { FillNeed, MachineSetUp, Prefill, SheetStep } from '@yugator/core';
+import { LookPick } from '../check/LookPick.js';
+import { Measure } from '../check/Measure.js';
+import { Dipstick } from '../fluid/Dipstick.js';
+import { DrainWords } from '../fluid/DrainWords.js';
+import { FillPlanner } from '../fluid/FillPlanner.js';
+import { jugOf } from '../fluid/jugSizes.js';
+import { useSession } from '../session/useSession.js';
+import styles from './sheet.module.css';
+
+function prefillOf({ rules, fittings }: MachineSetUp): Prefill {
+  if (rules.prefill === 'never' || fittings.oilFilter === 'none') return 'none';
+  return fittings.oilFilter === 'upright' ? 'full' : 'half';
+}
+
+/** Half a litre from mark to mark, until somebody says otherwise (common practice for small engines). */
+const USUAL_BETWEEN_MARKS = 0.5;
+
+function numbersOf(found: Found): Record<string, number> {
+  return Object.fromEntries(
+    Object.entries(found).flatMap(([name, value]) => (typeof value === 'number' ? [[name, value]] : [])),
+  );
+}
+
+function FillPart({ job, step, found, onFound }: Props) {
+  const { site } = useSession();
+  const { setUp } = job;
+  if (!step.fills) return null;
+  const { litresWithFilter, litresWithoutFilter, filterChanged, fluid } = step.fills;
+  const isEngine = /engine/i.test(fluid);
+  const need: FillNeed = {
+    ...{ capacityWithFilter: litresWithFilter, capacityWithoutFilter: litresWithoutFilter, filterChanged },
+    ...{ prefill: isEngine && filterChanged ? prefillOf(setUp) : 'none', retained: 0 },
+    target: setUp.rules.fillTarget,
+  };
+  const jug = jugOf(found['jug'], site.unitSystem);
+  const reading = found['reading'];
+  const between = found['betweenMarks'];
+  return (
+    <>
+      <FillPlanner
+        need={need}
+        jug={jug}
+        onJug={(key) => onFound({ ...found, jug: key })}
+        stage={step.phase === 'topUp' ? 'topUp' : 'first'}
+      />
+      {step.phase === 'topUp' ? (
+        <Dipstick
+          target={need.target}
+          jug={jug}
+          reading={typeof reading === 'number' ? reading : null}
+          betweenMarks={typeof between === 'number' ? between : USUAL_BETWEEN_MARKS}
+          onChange={(now, betweenMarks) => onFound({ ...found, reading: now, betweenMarks })}
+        />
+      ) : null}
+    </>
+  );
+}
+
+interface Props {
+  readonly job: JobDto;
+  readonly step: SheetStep;
+  readonly found: Found;
+  readonly onFound: (found: Found) => void;
+  readonly disabled?: boolean;
+}
+
+function litresOf({ drains }: SheetStep): number {
+  if (!drains) return 0;
+  const { litresWithFilter, litresWithoutFilter, filterChanged } = drains;
+  return filterChanged ? litresWithFilter : (litresWithoutFilter ?? litresWithFilter);
+}
+
+/** What a step works to and asks for: figures, the rule it follows, fill and drain plans, measurements and looks. */
+export function StepBody({ job, step, found, onFound, disabled = false }: Props) {
+  const { site } = useSession();
+  const rule = HOUSE_RULES.find(({ key }) => key === step.rule);
+  return (
+    <>
+      {step.figures.length ? (
+        <ul className={styles.figures}>
+          {step.figures.map(({ label, low, high, dimension }) => (
+            <li key={label}>
+              {label} <b className="fig">{shownRange({ low, high }, dimension, site.unitSystem)}</b>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      {step.drains ? (
+        <DrainWords
+          litres={[litresOf(step)]}
+          vessels={job.vessels}
+          vessel={step.id === 'extract' ? 'extractor' : 'pan'}
+        />
+      ) : null}
+      <FillPart job={job} step={step} found={found} onFound={onFound} />
+      {step.measurement ? (
+        <Measure
+          measurement={step.measurement}
+          values={numbersOf(found)}
+          onChange={(values) => onFound({ ...wordsOf(found), ...values })}
+          disabled={disabled}
+        />
+      ) : null}
+      {step.look ? <LookPick look={step.look} found={found} onChange={onFound} disabled={disabled} /> : null}
+      {rule && step.rule ? (
+        <p className={styles.rule}>
+          House rule: {rule.question} {ruleWords(step.rule, job.setUp.rules)}.
+        </p>
+      ) : null}
+    </>
+  );
+}
+
+function wordsOf(found: Found): Found {
+  return Object.fromEntries(Object.entries(found).filter(([, value]) => typeof value === 'string'));
+}

@@ -1,0 +1,79 @@
+import type { JobDto } from '@yugator/contracts';
+import type { SheetStep } from '@yugator/core';
+import { sentenceOf } from '../api/problem.js';
+import { Caution } from '../page/Caution.js';
+import { StepAct } from './StepAct.js';
+import { StepBody } from './StepBody.js';
+import { StepCautions } from './StepCautions.js';
+import { StepTimer } from './StepTimer.js';
+import styles from './sheet.module.css';
+import { useFound } from './useFound.js';
+
+interface Props {
+  readonly job: JobDto;
+  readonly step: SheetStep;
+  readonly mayWork: boolean;
+  /** one step at a time, large; or a row of the whole sheet */
+  readonly isLarge: boolean;
+  /** whether it is the first that is not done yet */
+  readonly isNext: boolean;
+  /** goes on to the next step */
+  readonly onNext?: () => void;
+}
+
+/** The names of the items that a step belongs to, where it is not for all of them. */
+function forWords({ setUp }: JobDto, { itemIds, key }: SheetStep): string {
+  if (key.startsWith('visit.') || itemIds.length === setUp.items.length) return '';
+  return setUp.items
+    .filter(({ id }) => itemIds.includes(id))
+    .map(({ name }) => name)
+    .join('; ');
+}
+
+/** One step: its cautions first, then what to do, what to measure, and its tick. */
+export function StepCard({ job, step, mayWork, isLarge, isNext, onNext }: Props) {
+  const { state, found, change, say, isPending, error } = useFound(job, step.key);
+  const tools = step.tools.join(', ');
+  return (
+    <div className={isLarge ? styles.large : styles.row} data-done={state.isDone || undefined}>
+      <StepCautions
+        step={step}
+        isRead={state.isAcknowledged}
+        onRead={mayWork ? (isAcknowledged) => say({ isAcknowledged }) : null}
+      />
+      <p className={styles.text}>{step.text}</p>
+      <p className={styles.aside}>
+        {[forWords(job, step), tools, step.handsOn ? `${step.handsOn} min` : ''].filter(Boolean).join(' · ')}
+        {state.isDone && state.by ? ` · done by ${state.by}` : ''}
+      </p>
+      <StepBody job={job} step={step} found={found} onFound={change} disabled={!mayWork} />
+      {step.wait && step.handsOff ? (
+        <StepTimer
+          wait={step.wait}
+          minutes={step.handsOff}
+          startedAt={state.startedAt}
+          onStart={mayWork ? () => say({ timer: 'start' }) : null}
+          onForget={mayWork ? () => say({ timer: 'forget' }) : null}
+        />
+      ) : null}
+      {error ? <Caution title="Not kept">{<p>{sentenceOf(error)}</p>}</Caution> : null}
+      {mayWork ? (
+        <div className={styles.act}>
+          <StepAct
+            step={step}
+            isDone={state.isDone}
+            isRead={state.isAcknowledged}
+            pending={isPending}
+            size={isLarge ? 'large' : 'medium'}
+            isNext={isNext}
+            onDone={(isDone) => {
+              // Hands go on: what passes by itself begins with the tick.
+              const starts = isDone && step.wait !== null && state.startedAt === null;
+              say({ isDone, ...(starts ? { timer: 'start' as const } : {}) }, isDone ? onNext : undefined);
+            }}
+          />
+        </div>
+      ) : null}
+    </div>
+  );
+}
