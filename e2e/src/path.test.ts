@@ -91,15 +91,16 @@ describe('the whole path of a crew lead', () => {
     const oil = 'Engine oil and filter';
     await page.goto(`${yugator.address}/fleet/${first.id}`);
     await sees(page, oil);
+    await (await page.waitForSelector('::-p-text(Compose a visit)'))?.click();
+    await sees(page, 'Open the job');
     const choice = await checkbox(page, oil);
     if (!(await choice.evaluate((box) => box.checked))) await choice.click();
     expect(await violations(page)).toEqual([]);
-    const open = await page.waitForSelector('::-p-text(Open a job with)');
-    await open?.click();
+    await press(page, 'Open the job');
     await sees(page, 'Before you begin');
-    await sees(page, 'Tick what is done first.');
-    await (await checkbox(page, oil)).click();
-    await sees(page, /1 of \d+ items? done/);
+    await sees(page, 'Say first what became of the items.');
+    await page.click(`button[aria-label="Done: ${oil}"]`);
+    await sees(page, /1 of \d+ items? settled/);
     expect(await violations(page)).toEqual([]);
 
     // Bad input gives the field and the reason, and what was typed stays.

@@ -49,6 +49,11 @@ async function screens(page: Page): Promise<[path: string, words: string][]> {
     ['/shelf', 'Oil change kit, V-twin'],
     ['/records', 'records, page 1'],
     ['/setup', 'Dunmallet compact tractor'],
+    ['/setup/house-rules', 'Not offered'],
+    [`/fleet/${machine}/visit`, 'a visit'],
+    ['/bench/fill', 'Pour until'],
+    ['/bench/viscosity', 'SAE J300'],
+    ['/bench/units', '20.337'],
     ['/nowhere', 'There is no such page'],
   ];
 }
@@ -85,7 +90,7 @@ describe('a viewer', () => {
     const { page } = await newVisitor(browser);
     await signIn(page, yugator.address, 'Parks office');
     const acts =
-      /Open a job|Register|Came in|Count$|Void|Change|Add somebody|Enter hours|Keep|Say when|New article/;
+      /Open the job|Compose a visit|Register|Came in|Count$|Void|Change|Add somebody|Enter hours|Keep|Say when|New article/;
     for (const [path, words] of await screens(page)) {
       await page.goto(yugator.address + path);
       await sees(page, new RegExp(words));

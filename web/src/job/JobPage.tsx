@@ -39,6 +39,8 @@ function BeforeYouBegin() {
 }
 
 type Mode = 'step' | 'whole';
+/** The kit's own grey is too faint on chalk. */
+const TOGGLE = { color: 'var(--ink)', minHeight: 44 };
 
 function OpenJob({ job }: { job: JobDto }) {
   const mayWork = useIsOneOf('crewLead', 'mechanic');
@@ -57,8 +59,12 @@ function OpenJob({ job }: { job: JobDto }) {
             onChange={(_event, next: Mode | null) => next && setChosen(next)}
             aria-label="How the sheet is shown"
           >
-            <ToggleButton value="step">Step by step</ToggleButton>
-            <ToggleButton value="whole">Whole sheet</ToggleButton>
+            <ToggleButton value="step" sx={TOGGLE}>
+              Step by step
+            </ToggleButton>
+            <ToggleButton value="whole" sx={TOGGLE}>
+              Whole sheet
+            </ToggleButton>
           </ToggleButtonGroup>
           <TimeWords sheet={sheet} />
         </div>

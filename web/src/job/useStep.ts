@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import type { Found, JobDto, JobStepDto, UpdateStepDto } from '@yugator/contracts';
+import { useRef, useState } from 'react';
 import { ApiProblem } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { jobQueries } from './jobQueries.js';
@@ -17,29 +18,42 @@ type Change = Partial<Pick<UpdateStepDto, 'isDone' | 'isAcknowledged' | 'timer'>
   readonly found?: Found;
 };
 
-/** Says where a step stands; others on the same job see it at once. */
+/**
+ * Says where a step stands; others on the same job see it at once. What is said while something else of the step is under way goes
+ * out after it, so that nobody has to wait with the next tap.
+ */
 export function useStep(job: JobDto, key: string) {
   const client = useQueryClient();
   const { queryKey } = jobQueries.one(job.id);
-  const write = useWrite<JobDto, UpdateStepDto>(
+  const queue = useRef(Promise.resolve());
+  const [isTicking, setTicking] = useState(false);
+  const { mutateAsync, error } = useWrite<JobDto, UpdateStepDto>(
     (body) => ({ method: 'PUT', path: `/jobs/${job.id}/steps/${encodeURIComponent(key)}`, body }),
     [],
     (now) => client.setQueryData(queryKey, now),
   );
-  const say = (change: Change, onDone?: () => void) => {
-    // What was said a moment ago may have moved the step on.
+  const send = async (change: Change): Promise<boolean> => {
+    // What was said a moment ago has moved the step on.
     const now = stepOf(client.getQueryData<JobDto>(queryKey) ?? job, key);
     const { isDone, isAcknowledged, found, version } = now;
-    write.mutate(
-      { ...{ isDone, isAcknowledged, found, version }, ...change },
-      {
-        onSuccess: onDone,
-        onError: (error) => {
-          if (error instanceof ApiProblem && error.status === 409)
-            void client.invalidateQueries({ queryKey });
-        },
-      },
-    );
+    try {
+      await mutateAsync({ ...{ isDone, isAcknowledged, found, version }, ...change });
+      return true;
+    } catch (refusal) {
+      // The mutation shows it; how the step stands now is read anew.
+      if (refusal instanceof ApiProblem && refusal.status === 409)
+        await client.invalidateQueries({ queryKey });
+      return false;
+    }
   };
-  return { state: stepOf(job, key), say, isPending: write.isPending, error: write.error };
+  const say = (change: Change, onDone?: () => void) => {
+    const ticks = change.isDone !== undefined;
+    if (ticks) setTicking(true);
+    queue.current = queue.current.then(async () => {
+      const isKept = await send(change);
+      if (ticks) setTicking(false);
+      if (isKept) onDone?.();
+    });
+  };
+  return { state: stepOf(job, key), say, isPending: isTicking, error };
 }

@@ -1,0 +1,197 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { launch, newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
+import { Yugator } from './yugator.js';
+
+let yugator: Yugator;
+let browser: Browser;
+beforeAll(async () => {
+  yugator = await Yugator.on();
+  await yugator.start();
+  browser = await launch();
+});
+afterAll(async () => {
+  await browser.close();
+  await yugator.remove();
+});
+
+interface MachineOnWire {
+  readonly id: string;
+  readonly tag: string;
+  readonly status: string;
+  readonly lastShown: number;
+}
+
+async function read<T>(page: Page, path: string): Promise<T> {
+  return (await page.evaluate(
+    (at) => fetch(at).then((answer) => answer.json() as Promise<unknown>),
+    path,
+  )) as T;
+}
+
+async function machine(page: Page, tag: string): Promise<MachineOnWire> {
+  const found = (await read<MachineOnWire[]>(page, '/api/machines')).find((each) => each.tag === tag);
+  if (!found) throw new Error(`${tag} is not in the fleet.`);
+  return found;
+}
+
+/** Composes a visit with every item of the machine, and opens the job. */
+async function openAnnual(page: Page, { id }: MachineOnWire): Promise<void> {
+  await page.goto(`${yugator.address}/fleet/${id}/visit`);
+  await sees(page, 'a visit');
+  expect(await violations(page)).toEqual([]);
+  await page.$$eval('main li input[type=checkbox]:not(:checked)', (boxes) =>
+    boxes.forEach((box) => (box as HTMLInputElement).click()),
+  );
+  await sees(page, 'min alone');
+  await press(page, 'Open the job');
+  await sees(page, 'Walk round');
+}
+
+const place = (page: Page) =>
+  page.evaluate(
+    () =>
+      /(\d+) \/ (\d+)/.exec(
+        document.querySelector('section[aria-label="Step by step"]')?.textContent ?? '',
+      )?.[1],
+  );
+
+/** What is picked at the guided looks: the first sight, which is good, but where `seen` names another. */
+async function look(page: Page, seen: Readonly<Record<string, string>>): Promise<void> {
+  const question = await page.$eval('section[aria-label="Step by step"]', (step) => step.textContent ?? '');
+  const own = Object.entries(seen).find(([words]) => question.includes(words))?.[1];
+  const picks = await page.$$('section[aria-label="Step by step"] button[aria-pressed]');
+  for (const pick of picks) {
+    const words = await pick.evaluate((button) => button.textContent ?? '');
+    if (own === undefined || words === own) return pick.click();
+  }
+}
+
+/** Ticks the step off; the button is brought clear of the navigation at the foot of a phone first, as a thumb would. */
+async function tick(page: Page): Promise<void> {
+  const button = await page.waitForSelector('section[aria-label="Step by step"] ::-p-text(Done)');
+  await button?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+  await button?.click();
+}
+
+/** Works the step on the screen, as a mechanic does: cautions read, looks picked, ticked off. */
+async function workStep(page: Page, seen: Readonly<Record<string, string>>): Promise<void> {
+  const before = await place(page);
+  const caution = await page.$(
+    'section[aria-label="Step by step"] [role=note] input[type=checkbox]:not(:checked)',
+  );
+  if (caution) {
+    await caution.click();
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('section[aria-label="Step by step"] button')].some(
+        (button) => button.textContent === 'Done' && !(button as HTMLButtonElement).disabled,
+      ),
+    );
+  }
+  await look(page, seen);
+  await tick(page);
+  await page.waitForFunction(
+    (was) =>
+      /worked through/.test(document.body.innerText) ||
+      /(\d+) \/ \d+/.exec(
+        document.querySelector('section[aria-label="Step by step"]')?.textContent ?? '',
+      )?.[1] !== was,
+    {},
+    before ?? '',
+  );
+}
+
+async function isWorkedThrough(page: Page): Promise<boolean> {
+  return page.evaluate(() => /The sheet is worked through/.test(document.body.innerText));
+}
+
+async function workThrough(
+  page: Page,
+  seen: Readonly<Record<string, string>>,
+  steps = Infinity,
+): Promise<void> {
+  for (let step = 0; step < steps && !(await isWorkedThrough(page)); step += 1) await workStep(page, seen);
+}
+
+/** Says of an item that it was found defective. */
+async function findDefect(page: Page, item: string, words: string): Promise<void> {
+  await page.click(`button[aria-label="Otherwise: ${item}"]`);
+  await page.waitForSelector('[role=dialog]');
+  await page.click('[role=dialog] [role=combobox]');
+  await page.locator('[role=option] ::-p-text(Found defective)').click();
+  await page.waitForSelector('[role=listbox]', { hidden: true });
+  expect(await violations(page)).toEqual([]);
+  await page.type('[role=dialog] textarea[name=note]', words);
+  await page.locator('[role=dialog] ::-p-text(Keep)').click();
+  await sees(page, `found defective, mend it soon: ${words}`);
+}
+
+const recordsOf = (page: Page, id: string) =>
+  read<{ total: number; records: { items: string[]; others: { name: string; outcome: string }[] }[] }>(
+    page,
+    `/api/records?machineId=${id}`,
+  );
+
+describe('a mechanic with a phone', () => {
+  it('works a year of a riding mower through, and a cracked blade becomes a defect', async () => {
+    const { page, complaints } = await newVisitor(browser, PHONE);
+    await signIn(page, yugator.address, 'Ansel Pike');
+    const mower = await machine(page, 'R-06');
+    const before = (await recordsOf(page, mower.id)).total;
+    await openAnnual(page, mower);
+    expect(await violations(page)).toEqual([]);
+    const seen = { 'edge and tips': 'Cracked' };
+    await workThrough(page, seen, 6);
+
+    // Closed in the middle, the job opens again where it stood.
+    const stood = await place(page);
+    await page.reload();
+    await sees(page, 'Step by step');
+    expect(await place(page)).toBe(stood);
+    expect(await violations(page)).toEqual([]);
+    await workThrough(page, seen);
+
+    await findDefect(page, 'Blades: sharpen and balance', 'Crack at the star of the left blade');
+    const shown = String(mower.lastShown);
+    await page.$eval('input[name=shown]', (field) => (field as HTMLInputElement).select());
+    await page.type('input[name=shown]', shown);
+    await press(page, 'Sign off');
+    await sees(page, 'Next due');
+    const { total, records } = await recordsOf(page, mower.id);
+    expect(total).toBe(before + 1);
+    expect(records[0]?.items).toContain('Engine oil and filter');
+    expect(records[0]?.others).toMatchObject([{ name: 'Blades: sharpen and balance', outcome: 'defect' }]);
+    const defects = await read<{ words: string }[]>(page, `/api/machines/${mower.id}/defects`);
+    expect(defects.map(({ words }) => words)).toContain('Crack at the star of the left blade');
+    expect(complaints).toEqual([]);
+  });
+
+  it('works a year of a diesel tractor through a lost server, and two who finish it leave one record', async () => {
+    const { page } = await newVisitor(browser, PHONE);
+    const { page: second } = await newVisitor(browser, PHONE);
+    await signIn(page, yugator.address, 'Ansel Pike');
+    await signIn(second, yugator.address, 'Marit Osgood');
+    const tractor = await machine(page, 'T-01');
+    const before = (await recordsOf(page, tractor.id)).total;
+    await openAnnual(page, tractor);
+    await workThrough(page, {}, 4);
+
+    await yugator.kill();
+    await tick(page);
+    await sees(page, 'cannot be reached');
+    await yugator.start();
+    await page.reload();
+    await sees(page, 'Step by step');
+    await workThrough(page, { 'filter or the bowl': 'Water' });
+    await findDefect(page, 'Fuel filter: clean, bleed', 'Water in the bowl');
+
+    await second.goto(page.url());
+    await sees(second, 'The sheet is worked through');
+    for (const each of [page, second]) {
+      await each.$eval('input[name=shown]', (field) => (field as HTMLInputElement).select());
+      await each.type('input[name=shown]', String(tractor.lastShown));
+    }
+    await Promise.all([press(page, 'Sign off'), press(second, 'Sign off')]);
+    await Promise.all([sees(page, 'Next due'), sees(second, 'Next due')]);
+    expect((await recordsOf(page, tractor.id)).total).toBe(before + 1);
+  });
+});
