@@ -60,3 +60,6 @@ export * from './procedure/procedure.js';
 export * from './procedure/sheet.js';
 export * from './procedure/step.js';
 export * from './procedure/proposal.js';
+export * from './procedure/fillNeed.js';
+export * from './procedure/inSpec.js';
+export * from './schedule/evidence.js';

@@ -32,6 +32,8 @@ import { Fleet } from './machine/fleet.js';
 import { MetersController } from './meter/meters.controller.js';
 import { Meters } from './meter/meters.js';
 import { FirstCrewLead } from './people/firstCrewLead.js';
+import { LabelPrinter, SimulatedLabelPrinter } from './paper/labelPrinter.js';
+import { PaperController } from './paper/paper.controller.js';
 import { PeopleController } from './people/people.controller.js';
 import { People } from './people/people.js';
 import { ProblemFilter } from './problem/problem.filter.js';
@@ -41,6 +43,7 @@ import { Books } from './books/books.js';
 import { MachineParts } from './machine/machineParts.js';
 import { MachinePartsController } from './machine/machineParts.controller.js';
 import { MeterChanges } from './meter/meterChanges.js';
+import { Evidence } from './schedule/evidence.js';
 import { FleetFacts } from './schedule/fleetFacts.js';
 import { ScheduleController } from './schedule/schedule.controller.js';
 import { Seasons } from './season/seasons.js';
@@ -78,6 +81,7 @@ export class AppModule {
         LiveController,
         MachinePartsController,
         MetersController,
+        PaperController,
         PeopleController,
         ScheduleController,
         SeasonsController,
@@ -94,9 +98,11 @@ export class AppModule {
         { provide: APP_GUARD, useClass: RoleGuard },
         { provide: APP_INTERCEPTOR, useClass: IdempotencyInterceptor },
         { provide: APP_FILTER, useClass: ProblemFilter },
+        { provide: LabelPrinter, useClass: SimulatedLabelPrinter },
         BookCatalogue,
         Books,
         Defects,
+        Evidence,
         ExportFleet,
         FirstCrewLead,
         Fleet,

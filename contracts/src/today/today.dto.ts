@@ -1,4 +1,5 @@
 import type { DueState, MeterName } from '@yugator/core';
+import { DefectDto } from '../job/job.dto.js';
 import { MachineRefDto } from '../machine/machine.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 
@@ -53,5 +54,7 @@ export class TodayDto {
   more!: number;
   counts!: TodayCountsDto;
   stale!: StaleMeterDto[];
+  /** open defects, worst first */
+  defects!: DefectDto[];
   short!: ShortArticleDto[];
 }

@@ -1,6 +1,7 @@
 import { ACCESS_ORDER } from './access.js';
 import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
+import { litresOfNeed } from './fillNeed.js';
 import type { MachineSetUp } from './machineSetUp.js';
 import { PHASES, phaseLink } from './phase.js';
 import { criticalPath, planFor } from './plan.js';
@@ -82,8 +83,7 @@ function litresOf(steps: readonly SheetStep[], side: 'drains' | 'fills'): FetchL
   for (const own of steps) {
     const need = own[side];
     if (!need) continue;
-    const { fluid, litresWithFilter, litresWithoutFilter, filterChanged } = need;
-    litres.set(fluid, filterChanged ? litresWithFilter : (litresWithoutFilter ?? litresWithFilter));
+    litres.set(need.fluid, litresOfNeed(need));
   }
   return [...litres].map(([fluid, amount]) => ({ fluid, litres: amount }));
 }

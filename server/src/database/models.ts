@@ -13,6 +13,7 @@ import { UsedOilRow } from '../oil/usedOil.model.js';
 import { MeterSegmentRow, ReadingPhoto, ReadingRow } from '../meter/meter.model.js';
 import { Person } from '../people/person.model.js';
 import { Declaration } from '../schedule/declaration.model.js';
+import { EvidenceAnswerRow } from '../schedule/evidenceAnswer.model.js';
 import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
 import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
 import { Session } from '../session/session.model.js';
@@ -27,6 +28,7 @@ export const MODELS = [
   Book,
   Declaration,
   Defect,
+  EvidenceAnswerRow,
   IdempotentRequest,
   Item,
   ItemArticleRow,

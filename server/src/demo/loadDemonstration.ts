@@ -13,6 +13,7 @@ import { Declaration } from '../schedule/declaration.model.js';
 import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
 import { hashPassword } from '../session/password.js';
 import { Site, SITE_DEFAULTS } from '../site/site.model.js';
+import { loadFindings } from './demoFindings.js';
 import { DemoJobs } from './demoJobs.js';
 import { BLOWER_TAG, CURRENCY, MACHINES, SEASON_DAYS, SEASON_KEYS, TIME_ZONE } from './larkmere.js';
 import type { DemoMachine } from './larkmere.js';
@@ -185,6 +186,7 @@ async function load(today: CivilDate): Promise<void> {
   await new BookCatalogue().load();
   const books = await Book.findAll({ include: [Item] });
   const jobs = new DemoJobs(books, crew.mechanic, crew.lead);
+  const machineIds = new Map<string, string>();
   for (const [index, machine] of MACHINES.entries()) {
     const own = machine.books.map((name) => {
       const book = books.find((candidate) => candidate.name === name);
@@ -201,8 +203,10 @@ async function load(today: CivilDate): Promise<void> {
       crew,
     );
     jobs.add(machineId, history.jobs);
+    machineIds.set(machine.tag, machineId);
   }
   await jobs.write();
+  await loadFindings(machineIds, today, crew);
 }
 
 /** Fills an empty database with the crew of Larkmere Parks, told up to `now`; all of it, or nothing. */

@@ -1,17 +1,13 @@
-import { DEFAULT_RULES, sheetSteps } from '@yugator/core';
 import type {
   ArticleDto,
   DefectDto,
-  UsedOilDto,
-  VisitDto,
-  WorkshopDto,
   JobDto,
   MachineDto,
   ProblemDto,
   RecordPageDto,
-  SignOffDto,
   TodayDto,
 } from '@yugator/contracts';
+import { jobActs } from '../testing/jobActs.js';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
 
@@ -21,30 +17,12 @@ beforeEach(async () => {
 });
 afterEach(() => yard.close());
 
-const mechanic = { as: 'mechanic' } as const;
-const open = async (itemIds: string[]) =>
-  yard.ask<JobDto>('POST', '/api/jobs', { ...mechanic, body: { machineId: yard.crew.machine, itemIds } });
-const tick = (job: JobDto, index = 0, over: object = { outcome: 'done' }) => {
-  const item = job.items[index];
-  return yard.ask<JobDto>('PUT', `/api/jobs/${job.id}/items/${item?.itemId}`, {
-    ...mechanic,
-    body: { ...over, version: item?.version },
-  });
-};
-const signOffBody = (job: JobDto, over: Partial<SignOffDto> = {}) => ({
-  ...{ doneOn: '2027-05-13', shown: 61.5, doneById: yard.crew.people.mechanic, minutes: 35 },
-  draws: job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity })),
-  version: job.version,
-  ...over,
-});
-const signOff = <T = JobDto>(job: JobDto, over: Partial<SignOffDto> = {}) =>
-  yard.ask<T>('POST', `/api/jobs/${job.id}/sign-off`, { ...mechanic, body: signOffBody(job, over) });
+const { mechanic, open, tick, signOff, ready } = jobActs(() => yard);
 const oilLine = async () =>
   (await yard.ask<MachineDto>('GET', `/api/machines/${yard.crew.machine}`)).body.lines.find(
     (line) => line.itemId === yard.crew.oil,
   );
 const kits = async () => (await yard.ask<ArticleDto[]>('GET', '/api/articles')).body[0]?.onHand;
-const ready = async () => (await tick((await open([yard.crew.oil, yard.crew.grease])).body)).body;
 
 describe('a job', () => {
   it('goes from due to record: reading kept, stock drawn, next due computed afresh', async () => {
@@ -209,131 +187,5 @@ describe('an outcome', () => {
     expect((await yard.ask<DefectDto[]>('GET', '/api/defects')).body).toEqual([]);
     await yard.ask('POST', `/api/records/${mending.id}/void`, { body: { reason: 'Not mended after all' } });
     expect((await yard.ask<DefectDto[]>('GET', '/api/defects')).body).toHaveLength(1);
-  });
-});
-
-const stepBody = (over: object = {}) => ({
-  isDone: true,
-  isAcknowledged: true,
-  found: null,
-  version: 0,
-  ...over,
-});
-const doStep = (job: JobDto, key: string, over: object = {}) =>
-  yard.ask<JobDto & Omit<ProblemDto, 'status'>>('PUT', `/api/jobs/${job.id}/steps/${key}`, {
-    ...mechanic,
-    body: stepBody(over),
-  });
-
-describe('a step', () => {
-  it('keeps what was found and who did it, and finishes its item with the last', async () => {
-    const job = (await open([yard.crew.oil])).body;
-    const found = { sight: 'brown', litres: 1.7 };
-    expect((await doStep(job, 'engineOil.dipstick', { found })).body.steps).toMatchObject([
-      { key: 'engineOil.dipstick', isDone: true, found, by: 'mechanic', version: 1 },
-    ]);
-    const keys = sheetSteps(job.setUp)
-      .filter(({ key, access }) => access === null && key.startsWith('engineOil.'))
-      .map(({ key }) => key);
-    expect(keys.length).toBeGreaterThan(4);
-    let last = job;
-    for (const key of keys.filter((each) => each !== 'engineOil.dipstick')) {
-      expect(last.items[0]?.outcome ?? null).toBeNull();
-      last = (await doStep(job, key)).body;
-    }
-    expect(last.items[0]?.outcome).toBe('done');
-  });
-
-  it('has its waiting time from the server, so that a reload does not forget it', async () => {
-    const job = (await open([yard.crew.oil])).body;
-    const started = await doStep(job, 'access.warm.open', { isDone: false, timer: 'start' });
-    expect(started.body.steps[0]).toMatchObject({ isDone: false, startedAt: '2027-05-13T11:00:00.000Z' });
-    const done = await doStep(job, 'access.warm.open', { version: 1 });
-    expect(done.body.steps[0]?.startedAt).toBe('2027-05-13T11:00:00.000Z');
-  });
-
-  it('that can maim is not ticked off before its cautions were read', async () => {
-    const blades = {
-      ...{ name: 'Blades: sharpen', action: 'sharpen', component: 'blades', minutes: 20, renews: [] },
-      ...{ reference: '', note: '', windowHours: null, windowDays: null },
-      triggers: [{ kind: 'everyHours', hours: 25, meter: 'engine', grid: null }],
-    };
-    const path = `/api/machines/${yard.crew.machine}`;
-    await yard.ask('PUT', `${path}/items`, { body: { items: [blades], version: 1 } });
-    const own = (await yard.ask<MachineDto>('GET', path)).body.lines.find(
-      ({ itemName }) => itemName === blades.name,
-    );
-    const job = (await open([own?.itemId ?? ''])).body;
-    const refused = await doStep(job, 'blades.tips', { isAcknowledged: false });
-    expect(refused.body.errors?.[0]).toMatchObject({ pointer: '#/isAcknowledged', code: 'notRead' });
-    expect((await doStep(job, 'blades.tips')).status).toBe(200);
-  });
-
-  it('of two people at once is one: the second is told how it stands', async () => {
-    const job = (await open([yard.crew.oil])).body;
-    const answers = await Promise.all([doStep(job, 'engineOil.drain'), doStep(job, 'engineOil.drain')]);
-    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
-    expect((await doStep(job, 'engineOil.nothing')).status).toBe(404);
-    expect((await doStep(job, 'engineOil.pour', { found: { far: Array(4) } })).status).toBe(422);
-  });
-});
-
-describe('a visit', () => {
-  it('proposes what is due, and says what it takes', async () => {
-    const { body } = await yard.ask<VisitDto>('GET', `/api/machines/${yard.crew.machine}/visit`, mechanic);
-    expect(body.proposals).toContainEqual({ itemId: yard.crew.oil, reason: { kind: 'due' } });
-    expect(body.needs).toMatchObject([
-      { itemId: yard.crew.oil, articleId: yard.crew.kit, quantity: 1, onHand: 5 },
-    ]);
-    expect(body.setUp.items.length).toBe(body.lines.length);
-  });
-
-  it('is put aside with what it waits for, and taken up by the next step', async () => {
-    const job = (await open([yard.crew.oil])).body;
-    const paused = await yard.ask<JobDto>('PUT', `/api/jobs/${job.id}/pause`, {
-      body: { reason: 'Filter comes tomorrow', version: job.version },
-    });
-    expect(paused.body.pausedReason).toBe('Filter comes tomorrow');
-    expect((await doStep(job, 'engineOil.drain')).body.pausedReason).toBeNull();
-  });
-
-  it('takes another item in while it is open', async () => {
-    const job = (await open([yard.crew.oil])).body;
-    const path = `/api/jobs/${job.id}/items/${yard.crew.grease}`;
-    expect((await yard.ask<JobDto>('POST', path)).body.items).toHaveLength(2);
-    expect((await yard.ask<JobDto>('POST', path)).body.items).toHaveLength(2);
-  });
-});
-
-describe('the used-oil book', () => {
-  it('takes what a job drained, and gives it back when the record is voided', async () => {
-    const read = async () => (await yard.ask<UsedOilDto>('GET', '/api/used-oil')).body;
-    const done = await signOff(await ready(), { usedOilLitres: 1.7 });
-    expect(await read()).toMatchObject({
-      inside: 1.7,
-      capacity: 60,
-      entries: [{ litres: 1.7, note: 'Drained from T-1' }],
-    });
-    const collected = { kind: 'collected', litres: 2, on: '2027-05-13', note: 'Collector' };
-    const refused = await yard.ask<ProblemDto>('POST', '/api/used-oil', { body: collected });
-    expect(refused.body.errors?.[0]).toMatchObject({ pointer: '#/litres', code: 'tooMuch' });
-    await yard.ask('POST', '/api/used-oil', { body: { ...collected, litres: 1.5 } });
-    expect(await read()).toMatchObject({ inside: 0.2 });
-    await yard.ask('POST', `/api/records/${done.body.id}/void`, { body: { reason: 'Wrong machine' } });
-    expect((await read()).entries).toHaveLength(1);
-  });
-});
-
-describe('the house rules', () => {
-  it('are followed by the sheets, one of the ways that are offered each', async () => {
-    const { body: before } = await yard.ask<WorkshopDto>('GET', '/api/site/workshop');
-    expect(before.rules).toEqual(DEFAULT_RULES);
-    const put = (rules: object, version = before.version) =>
-      yard.ask<WorkshopDto>('PUT', '/api/site/workshop', { body: { ...before, rules, version } });
-    expect((await put({ ...before.rules, drain: 'shovel' })).status).toBe(422);
-    expect((await put({ ...before.rules, drain: 'extractor' })).status).toBe(200);
-    expect((await put(before.rules)).status).toBe(409);
-    const job = (await open([yard.crew.oil])).body;
-    expect(sheetSteps(job.setUp).map(({ key }) => key)).toContain('engineOil.extract');
   });
 });

@@ -2,34 +2,45 @@ import type { FieldFaultDto, OutcomeDto } from '@yugator/contracts';
 import type { CivilDate } from '@yugator/core';
 import { fault } from '../problem/problem.js';
 
+type Limits = Pick<OutcomeDto, 'untilLife' | 'untilOn'>;
+
+function limitFaults(
+  { untilLife = null, untilOn = null }: Limits,
+  today: CivilDate,
+  life: number,
+): FieldFaultDto[] {
+  if (untilLife === null && untilOn === null) {
+    return [fault('/untilLife', 'missing', 'Say until which hours or which day.')];
+  }
+  const faults: FieldFaultDto[] = [];
+  if (untilLife !== null && untilLife <= life) {
+    faults.push(fault('/untilLife', 'past', `The machine has ${life} h already. Give more hours than that.`));
+  }
+  if (untilOn !== null && untilOn <= today) faults.push(fault('/untilOn', 'past', 'Give a day to come.'));
+  return faults;
+}
+
+function noteFaults(note: string | undefined, detail: string): FieldFaultDto[] {
+  return (note ?? '').trim().length < 3 ? [fault('/note', 'missing', detail)] : [];
+}
+
 /** What is missing or cannot be in what is said of an item; `life` are the engine's hours now. */
 export function outcomeFaults(fields: OutcomeDto, today: CivilDate, life: number): FieldFaultDto[] {
-  const { outcome, untilLife = null, untilOn = null, note = '', severity = null } = fields;
-  const faults: FieldFaultDto[] = [];
-  if (outcome === 'kept' || outcome === 'deferred') {
-    if (untilLife === null && untilOn === null) {
-      faults.push(fault('/untilLife', 'missing', 'Say until which hours or which day.'));
+  const { outcome, severity, note } = fields;
+  switch (outcome) {
+    case 'kept':
+      return limitFaults(fields, today, life);
+    case 'deferred':
+      return [...limitFaults(fields, today, life), ...noteFaults(note, 'Say why it is put off.')];
+    case 'defect': {
+      const weigh = 'Say how bad it is: watch it, mend it soon, or not to be used.';
+      const unweighed = severity ? [] : [fault('/severity', 'missing', weigh)];
+      return [...noteFaults(note, 'Say what is wrong.'), ...unweighed];
     }
-    if (untilLife !== null && untilLife <= life) {
-      faults.push(
-        fault('/untilLife', 'past', `The machine has ${life} h already. Give more hours than that.`),
-      );
-    }
-    if (untilOn !== null && untilOn <= today) {
-      faults.push(fault('/untilOn', 'past', 'Give a day to come.'));
-    }
+    case 'done':
+    case null:
+      return [];
   }
-  if ((outcome === 'deferred' || outcome === 'defect') && note.trim().length < 3) {
-    faults.push(
-      fault('/note', 'missing', outcome === 'defect' ? 'Say what is wrong.' : 'Say why it is put off.'),
-    );
-  }
-  if (outcome === 'defect' && severity === null) {
-    faults.push(
-      fault('/severity', 'missing', 'Say how bad it is: watch it, mend it soon, or not to be used.'),
-    );
-  }
-  return faults;
 }
 
 /** What of it is kept: only what its kind of outcome asks for. */

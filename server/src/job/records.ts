@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { RecordPageDto, RecordQueryDto } from '@yugator/contracts';
+import type { RecordDto, RecordPageDto, RecordQueryDto } from '@yugator/contracts';
 import { Op } from 'sequelize';
 import type { WhereOptions } from 'sequelize';
 import { Item } from '../books/book.model.js';
@@ -10,6 +10,11 @@ import { Job, JobItem } from './job.model.js';
 import { toRecordDto } from './toRecordDto.js';
 
 const PAGE_SIZE = 50;
+const LATEST_FIRST: [string, string][] = [
+  ['doneOn', 'DESC'],
+  ['signedOffAt', 'DESC'],
+  ['id', 'DESC'],
+];
 
 /** Takes the wildcards of LIKE literally. */
 function containing(words: string): { [Op.like]: string } {
@@ -26,16 +31,28 @@ export class Records {
     const page = await Job.findAll({
       where,
       attributes: ['id'],
-      order: [
-        ['doneOn', 'DESC'],
-        ['signedOffAt', 'DESC'],
-        ['id', 'DESC'],
-      ],
+      order: LATEST_FIRST,
       limit: PAGE_SIZE,
       offset: ((query.page ?? 1) - 1) * PAGE_SIZE,
     });
+    const byId = await this.byId(page.map((job) => job.id));
+    return { total, records: page.flatMap((job) => byId.get(job.id) ?? []) };
+  }
+
+  /** Every record of a machine, void ones too, latest first. */
+  async allOf(machineId: string): Promise<RecordDto[]> {
     const jobs = await Job.findAll({
-      where: { id: page.map((job) => job.id) },
+      where: { state: ['signedOff', 'voided'], machineId },
+      attributes: ['id'],
+      order: LATEST_FIRST,
+    });
+    const byId = await this.byId(jobs.map(({ id }) => id));
+    return jobs.flatMap(({ id }) => byId.get(id) ?? []);
+  }
+
+  private async byId(ids: readonly string[]): Promise<Map<string, RecordDto | null>> {
+    const jobs = await Job.findAll({
+      where: { id: [...ids] },
       include: [
         Machine,
         { model: JobItem, include: [Item] },
@@ -43,8 +60,7 @@ export class Records {
       ],
     });
     const names = await namesById();
-    const byId = new Map(jobs.map((job) => [job.id, toRecordDto(job, names)]));
-    return { total, records: page.flatMap((job) => byId.get(job.id) ?? []) };
+    return new Map(jobs.map((job) => [job.id, toRecordDto(job, names)]));
   }
 
   private async where({ machineId, search }: RecordQueryDto): Promise<WhereOptions> {

@@ -1,9 +1,30 @@
-import type { RecordDto } from '@yugator/contracts';
-import type { Job } from './job.model.js';
+import type { RecordDto, RecordOtherDto } from '@yugator/contracts';
+import type { Job, JobItem } from './job.model.js';
+
+function doneOf(items: readonly JobItem[]): string[] {
+  return items
+    .filter(({ outcome }) => outcome === 'done')
+    .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
+    .map(({ item }) => item?.name ?? '');
+}
+
+function voidedOf(
+  { voidedAt, voidedById, voidReason }: Job,
+  names: ReadonlyMap<string, string>,
+): RecordDto['voided'] {
+  if (!voidedAt) return null;
+  return { at: voidedAt.toISOString(), by: names.get(voidedById ?? '') ?? '', reason: voidReason ?? '' };
+}
+
+function othersOf(items: readonly JobItem[]): RecordOtherDto[] {
+  return items.flatMap(({ item, outcome, note }) =>
+    outcome === null || outcome === 'done' ? [] : [{ name: item?.name ?? '', outcome, note }],
+  );
+}
 
 /** The record of a job that was signed off (and perhaps voided since); null for other jobs. The job carries its associations. */
 export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): RecordDto | null {
-  const { doneOn, life, shown, machine, voidedAt } = job;
+  const { doneOn, life, shown, machine } = job;
   if (doneOn === null || life === null || shown === null || !machine) return null;
   const draws = (job.movements ?? []).map((movement) => ({
     name: movement.article?.name ?? '',
@@ -19,22 +40,11 @@ export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): Recor
     shown,
     doneBy: names.get(job.doneById ?? '') ?? '',
     minutes: job.minutes ?? 0,
-    items: (job.items ?? [])
-      .filter(({ outcome }) => outcome === 'done')
-      .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
-      .map((item) => item.item?.name ?? ''),
-    others: (job.items ?? []).flatMap(({ item, outcome, note }) =>
-      outcome === null || outcome === 'done' ? [] : [{ name: item?.name ?? '', outcome, note }],
-    ),
+    items: doneOf(job.items ?? []),
+    others: othersOf(job.items ?? []),
     draws,
     partsCostMinor: draws.reduce((sum, draw) => sum + draw.costMinor, 0),
     note: job.note,
-    voided: voidedAt
-      ? {
-          at: voidedAt.toISOString(),
-          by: names.get(job.voidedById ?? '') ?? '',
-          reason: job.voidReason ?? '',
-        }
-      : null,
+    voided: voidedOf(job, names),
   };
 }

@@ -1,8 +1,10 @@
 import { Injectable } from '@nestjs/common';
+import { SEVERITIES } from '@yugator/contracts';
 import type { TodayCountsDto, TodayDto, TodayMachineDto } from '@yugator/contracts';
 import { compareMachines, strongestState } from '@yugator/core';
 import { staleDaysOf } from '../meter/toRoundMeter.js';
 import { meterOf, meterWords, readMeters } from '../meter/readMeters.js';
+import { Defects } from '../defect/defects.js';
 import { Job } from '../job/job.model.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
@@ -20,14 +22,16 @@ export class Today {
     private readonly calendar: SiteCalendar,
     private readonly fleet: FleetSchedule,
     private readonly shelf: Shelf,
+    private readonly defects: Defects,
   ) {}
 
   async read(): Promise<TodayDto> {
     const { site, today } = await this.calendar.read();
-    const [machines, openJobs, short] = await Promise.all([
+    const [machines, openJobs, short, defects] = await Promise.all([
       this.fleet.read(),
       Job.findAll({ where: { state: 'open' }, order: ['openedAt'], raw: true }),
       this.shelf.short(),
+      this.defects.open(),
     ]);
     const jobOf = new Map(openJobs.map((job) => [job.machineId, job.id]));
     const ordered = machines
@@ -51,6 +55,7 @@ export class Today {
         )
         .sort((a, b) => b.days - a.days),
       short,
+      defects: defects.toSorted((a, b) => SEVERITIES.indexOf(b.severity) - SEVERITIES.indexOf(a.severity)),
     };
   }
 

@@ -10,6 +10,7 @@ import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
+import { PrintLinks } from '../page/PrintLinks.js';
 import { Plate } from '../page/Plate.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
@@ -115,6 +116,11 @@ export function JobPage() {
             : undefined
         }
       />
+      {job.state === 'open' ? (
+        <p style={{ marginBottom: 10 }}>
+          <PrintLinks word="Print the sheet" path={`/jobs/${job.id}/sheet.pdf`} />
+        </p>
+      ) : null}
       {job.state === 'open' ? <OpenJob job={job} /> : null}
       {job.state === 'dropped' ? (
         <Empty title="This job was put away without a record.">

@@ -1,6 +1,6 @@
 import type { Found, JobDto } from '@yugator/contracts';
-import { HOUSE_RULES, ruleWords, shownRange } from '@yugator/core';
-import type { FillNeed, MachineSetUp, Prefill, SheetStep } from '@yugator/core';
+import { fillNeedOf, HOUSE_RULES, litresOfNeed, ruleWords, shownRange } from '@yugator/core';
+import type { SheetStep } from '@yugator/core';
 import { LookPick } from '../check/LookPick.js';
 import { Measure } from '../check/Measure.js';
 import { Dipstick } from '../fluid/Dipstick.js';
@@ -9,11 +9,6 @@ import { FillPlanner } from '../fluid/FillPlanner.js';
 import { jugOf } from '../fluid/jugSizes.js';
 import { useSession } from '../session/useSession.js';
 import styles from './sheet.module.css';
-
-function prefillOf({ rules, fittings }: MachineSetUp): Prefill {
-  if (rules.prefill === 'never' || fittings.oilFilter === 'none') return 'none';
-  return fittings.oilFilter === 'upright' ? 'full' : 'half';
-}
 
 /** Half a litre from mark to mark, until somebody says otherwise (common practice for small engines). */
 const USUAL_BETWEEN_MARKS = 0.5;
@@ -27,14 +22,8 @@ function numbersOf(found: Found): Record<string, number> {
 function FillPart({ job, step, found, onFound }: Props) {
   const { site } = useSession();
   const { setUp } = job;
-  if (!step.fills) return null;
-  const { litresWithFilter, litresWithoutFilter, filterChanged, fluid } = step.fills;
-  const isEngine = /engine/i.test(fluid);
-  const need: FillNeed = {
-    ...{ capacityWithFilter: litresWithFilter, capacityWithoutFilter: litresWithoutFilter, filterChanged },
-    ...{ prefill: isEngine && filterChanged ? prefillOf(setUp) : 'none', retained: 0 },
-    target: setUp.rules.fillTarget,
-  };
+  const need = fillNeedOf(step, setUp);
+  if (!need) return null;
   const jug = jugOf(found['jug'], site.unitSystem);
   const reading = found['reading'];
   const between = found['betweenMarks'];
@@ -67,12 +56,6 @@ interface Props {
   readonly disabled?: boolean;
 }
 
-function litresOf({ drains }: SheetStep): number {
-  if (!drains) return 0;
-  const { litresWithFilter, litresWithoutFilter, filterChanged } = drains;
-  return filterChanged ? litresWithFilter : (litresWithoutFilter ?? litresWithFilter);
-}
-
 /** What a step works to and asks for: figures, the rule it follows, fill and drain plans, measurements and looks. */
 export function StepBody({ job, step, found, onFound, disabled = false }: Props) {
   const { site } = useSession();
@@ -90,7 +73,7 @@ export function StepBody({ job, step, found, onFound, disabled = false }: Props)
       ) : null}
       {step.drains ? (
         <DrainWords
-          litres={[litresOf(step)]}
+          litres={[litresOfNeed(step.drains)]}
           vessels={job.vessels}
           vessel={step.id === 'extract' ? 'extractor' : 'pan'}
         />

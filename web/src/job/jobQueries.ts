@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { JobDto, VisitDto } from '@yugator/contracts';
+import type { JobDto, PrintedLabelDto, VisitDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const jobQueries = {
@@ -8,6 +8,12 @@ export const jobQueries = {
       queryKey: ['jobs', id],
       queryFn: ({ signal }) => get<JobDto>(`/jobs/${id}`, signal),
       meta: { subjects: ['jobs', 'readings', 'machines', 'shelf'] },
+    }),
+  printed: () =>
+    queryOptions({
+      queryKey: ['label-printer'],
+      queryFn: ({ signal }) => get<PrintedLabelDto[]>('/label-printer', signal),
+      meta: { subjects: [] },
     }),
   visit: (machineId: string) =>
     queryOptions({

@@ -5,6 +5,8 @@ import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
 import { Plate } from '../page/Plate.js';
+import { Defects } from '../defect/Defects.js';
+import { EvidenceProposals } from './EvidenceProposals.js';
 import { RecordList } from '../records/RecordList.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
@@ -75,7 +77,13 @@ function TabPanel({ machine, tab }: { machine: MachineDetailDto; tab: string }) 
     case 'details':
       return <Details machine={machine} />;
     default:
-      return <Schedule machine={machine} />;
+      return (
+        <>
+          <Schedule machine={machine} />
+          <EvidenceProposals machine={machine} />
+          <Defects machine={machine} />
+        </>
+      );
   }
 }
 

@@ -5,6 +5,7 @@ import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import form_ from '../form/form.module.css';
+import { PrintLinks } from '../page/PrintLinks.js';
 import { countWords } from '../words/figures.js';
 import { recordQueries } from './recordQueries.js';
 import { RecordTable } from './RecordTable.js';
@@ -32,6 +33,11 @@ export function RecordList({ machineId, search }: { machineId?: string; search?:
   const pages = Math.ceil(data.total / PAGE_SIZE);
   return (
     <>
+      {machineId ? (
+        <p style={{ marginBottom: 8 }}>
+          <PrintLinks word="Print the whole record" path={`/machines/${machineId}/record.pdf`} />
+        </p>
+      ) : null}
       <p className="soft" role="status" style={{ marginBottom: 8 }}>
         {countWords(data.total, 'record')}
         {pages > 1 ? `, page ${page} of ${pages}` : ''}

@@ -1,5 +1,6 @@
 import type { RecordDto } from '@yugator/contracts';
 import { Link } from 'react-router';
+import { OUTCOME_WORDS } from '../job/outcomeWords.js';
 import { Plate } from '../page/Plate.js';
 import table from '../page/table.module.css';
 import { VoidDialog } from '../page/VoidDialog.js';
@@ -27,6 +28,12 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
       </td>
       <td>
         {record.items.join('; ')}
+        {record.others.map(({ name, outcome, note }) => (
+          <div key={name}>
+            {name}: {OUTCOME_WORDS[outcome]}
+            {note ? <span className="soft">, {note}</span> : null}
+          </div>
+        ))}
         {record.note ? <div className="soft">{record.note}</div> : null}
       </td>
       <td>

@@ -3,6 +3,7 @@ import type { ArticleDto } from '@yugator/contracts';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
+import { UsedOilBook } from '../oil/UsedOilBook.js';
 import { PageHead } from '../page/PageHead.js';
 import table from '../page/table.module.css';
 import { useIsOneOf, useSession } from '../session/useSession.js';
@@ -107,6 +108,7 @@ export function ShelfPage() {
           </section>
         );
       })}
+      <UsedOilBook />
     </>
   );
 }

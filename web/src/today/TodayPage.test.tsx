@@ -45,6 +45,7 @@ const TODAY: TodayDto = {
   more: 0,
   counts: { machines: 6, overdue: 2, noRecord: 1, ripe: 1, coming: 1 },
   stale: [{ id: 'E', meter: 'engine', tag: 'E', name: 'Mower E', days: 11, life: 268.6 }],
+  defects: [],
   short: [{ id: 'k', name: 'Oil change kit', unit: 'piece', onHand: 1, leastOnHand: 3 }],
 };
 

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import type { TodayDto } from '@yugator/contracts';
 import { Link } from 'react-router';
+import { SEVERITY_WORDS } from '../job/outcomeWords.js';
 import { ATTACHMENT_WORDS } from '../machine/classWords.js';
 import { Plate } from '../page/Plate.js';
 import { countWords, hoursWords, quantityWords } from '../words/figures.js';
@@ -16,6 +17,22 @@ function OpenJobs({ today }: { today: TodayDto }) {
         <p key={machine.id}>
           <Plate tag={machine.tag} to={machine.id} />{' '}
           <Link to={`/jobs/${machine.openJobId}`}>{machine.name}</Link>
+        </p>
+      ))}
+    </section>
+  );
+}
+
+function OpenDefects({ today }: { today: TodayDto }) {
+  if (today.defects.length === 0) return null;
+  return (
+    <section className={styles.side}>
+      <h2>Open defects</h2>
+      {today.defects.map(({ id, machine, words, severity }) => (
+        <p key={id}>
+          <Plate tag={machine.tag} to={machine.id} /> {words}
+          <br />
+          <span className={severity === 'stop' ? undefined : 'soft'}>{SEVERITY_WORDS[severity]}</span>
         </p>
       ))}
     </section>
@@ -71,6 +88,7 @@ function ShortArticles({ today }: { today: TodayDto }) {
 export function TodaySide({ today }: { today: TodayDto }) {
   return (
     <aside>
+      <OpenDefects today={today} />
       <OpenJobs today={today} />
       <StaleMeters today={today} />
       <ShortArticles today={today} />

@@ -1,0 +1,25 @@
+import type { FillNeed, Prefill } from '../fluids/fillPlan.js';
+import type { MachineSetUp } from './machineSetUp.js';
+import type { FluidNeed, Step } from './step.js';
+
+function prefillOf({ rules, fittings }: MachineSetUp): Prefill {
+  if (rules.prefill === 'never' || fittings.oilFilter === 'none') return 'none';
+  return fittings.oilFilter === 'upright' ? 'full' : 'half';
+}
+
+/** What a step fills, by the fittings of the machine and the house rules; null where it fills nothing. */
+export function fillNeedOf({ fills, fluid }: Step, setUp: MachineSetUp): FillNeed | null {
+  if (!fills) return null;
+  const { litresWithFilter, litresWithoutFilter, filterChanged } = fills;
+  return {
+    ...{ capacityWithFilter: litresWithFilter, capacityWithoutFilter: litresWithoutFilter, filterChanged },
+    // Only the engine's filter is filled beforehand.
+    prefill: fluid === 'engine oil' && filterChanged ? prefillOf(setUp) : 'none',
+    ...{ retained: 0, target: setUp.rules.fillTarget },
+  };
+}
+
+/** Litres that a fluid need comes to. */
+export function litresOfNeed({ litresWithFilter, litresWithoutFilter, filterChanged }: FluidNeed): number {
+  return filterChanged ? litresWithFilter : (litresWithoutFilter ?? litresWithFilter);
+}

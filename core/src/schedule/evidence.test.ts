@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import { addDays, civilDate } from '../calendar/civilDate.js';
+import { lifeHours } from '../meter/lifeHours.js';
+import { checksSince, proposeInterval } from './evidence.js';
+import type { Check } from './evidence.js';
+import { every, everyHours } from './testing/facts.js';
+
+/** Checks a week apart, each good (+) or bad (-). */
+function checks(signs: string): Check[] {
+  return [...signs].map((sign, index) => ({
+    on: addDays(civilDate('2026-05-04'), 7 * index),
+    life: lifeHours(100 + 25 * index),
+    isGood: sign === '+',
+  }));
+}
+const BOOK = [everyHours(50), every(12, 'month')];
+const of = (signs: string, present = BOOK, isUnderWarranty = false) =>
+  proposeInterval(checks(signs), { present, book: BOOK, isUnderWarranty });
+
+describe('evidence', () => {
+  it('of four good checks in a row makes an interval half as long again', () => {
+    // 50 h × 1.5 = 75 h; 12 months × 1.5 = 18.
+    expect(of('++++')).toMatchObject({
+      kind: 'longer',
+      factor: 1.5,
+      triggers: [{ hours: 75 }, { count: 18 }],
+    });
+    expect(of('-++++')?.checks).toHaveLength(4);
+    expect(of('+++')).toBeNull();
+    expect(of('++-+')).toBeNull();
+  });
+
+  it('of two bad checks among the last three halves it', () => {
+    expect(of('++-+-')).toMatchObject({
+      kind: 'shorter',
+      factor: 0.5,
+      triggers: [{ hours: 25 }, { count: 6 }],
+    });
+    expect(of('--')).toBeNull();
+    expect(of('-++')).toBeNull();
+  });
+
+  it('never goes beyond the book under warranty, but back up to it', () => {
+    expect(of('++++', BOOK, true)).toBeNull();
+    // Cut to 40 h before: 40 × 1.25 = 50 h, the book's.
+    expect(of('++++', [everyHours(40)], true)).toMatchObject({ factor: 1.25, triggers: [{ hours: 50 }] });
+  });
+
+  it('never stretches beyond twice the book, nor cuts below a quarter', () => {
+    expect(of('++++', [everyHours(80)])).toMatchObject({ factor: 1.25, triggers: [{ hours: 100 }] });
+    expect(of('++++', [everyHours(100)])).toBeNull();
+    // A quarter of 50 h is 12.5 h: 20 h are not halved to 10 but cut to that, 13 in whole hours.
+    expect(of('---', [everyHours(20)])).toMatchObject({ kind: 'shorter', triggers: [{ hours: 13 }] });
+    expect(of('---', [everyHours(12.5)])).toBeNull();
+  });
+
+  it('that was settled once is not counted again', () => {
+    expect(checksSince(checks('++++'), civilDate('2026-05-11')).map(({ on }) => on)).toEqual([
+      '2026-05-18',
+      '2026-05-25',
+    ]);
+    expect(checksSince(checks('++'), null)).toHaveLength(2);
+  });
+
+  it('is the same in whatever order the checks were entered', () => {
+    const shuffled = fc.shuffledSubarray(checks('-+-++++'), { minLength: 7, maxLength: 7 });
+    fc.assert(
+      fc.property(shuffled, (some) => {
+        const limits = { present: BOOK, book: BOOK, isUnderWarranty: false };
+        expect(proposeInterval(some, limits)).toEqual(proposeInterval(checks('-+-++++'), limits));
+      }),
+      { seed: 12, numRuns: 60 },
+    );
+  });
+});

@@ -1,0 +1,50 @@
+import type { Severity } from '@yugator/contracts';
+import { addDays } from '@yugator/core';
+import type { CivilDate } from '@yugator/core';
+import { v7 as uuid } from 'uuid';
+import { Defect } from '../defect/defect.model.js';
+import { UsedOilRow } from '../oil/usedOil.model.js';
+
+const DEFECTS: readonly (readonly [tag: string, daysAgo: number, severity: Severity, words: string])[] = [
+  ['M-10', 3, 'soon', 'Left deck spindle rumbles when spun by hand'],
+  ['U-06', 6, 'watch', 'Tailgate latch has to be lifted to close'],
+  ['R-09', 1, 'soon', 'Sidewall of the right rear tyre cracked'],
+];
+
+/** Litres that went into the used-oil container, and when it was collected; days before today. */
+const USED_OIL: readonly (readonly [daysAgo: number, litres: number, note: string])[] = [
+  [96, -41, 'District collector'],
+  [64, 3.7, 'Drained from T-03'],
+  [41, 2, 'Drained from M-02'],
+  [23, 2, 'Drained from R-03'],
+  [12, 2.8, 'Drained from U-03'],
+];
+
+interface Finders {
+  readonly operator: string;
+  readonly mechanic: string;
+}
+
+/** What the crew found wrong and has not mended yet, and the used-oil book. */
+export async function loadFindings(
+  machineIds: ReadonlyMap<string, string>,
+  today: CivilDate,
+  { operator, mechanic }: Finders,
+): Promise<void> {
+  await Defect.bulkCreate(
+    DEFECTS.map(([tag, daysAgo, severity, words]) => ({
+      ...{ id: uuid(), machineId: machineIds.get(tag), itemId: null, foundInJobId: null, severity, words },
+      ...{ foundOn: addDays(today, -daysAgo), reportedById: operator, closedByJobId: null },
+    })),
+  );
+  const before = [100, 41 + 9.5, 'Carried over from the paper book'] as const;
+  await UsedOilRow.bulkCreate(
+    [before, ...USED_OIL].map(([daysAgo, litres, note]) => {
+      const on = addDays(today, -daysAgo);
+      return {
+        ...{ id: uuid(), happenedOn: on, litres, note, jobId: null },
+        ...{ enteredAt: new Date(`${on}T15:00:00Z`), enteredById: mechanic },
+      };
+    }),
+  );
+}

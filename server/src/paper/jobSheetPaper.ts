@@ -1,0 +1,181 @@
+import type { JobDto } from '@yugator/contracts';
+import {
+  CAUTIONS,
+  composeSheet,
+  fillNeedOf,
+  fillPlan,
+  litresOfNeed,
+  LOOKS,
+  PHASE_WORDS,
+  ruleWords,
+  shownRange,
+} from '@yugator/core';
+import type { Caution, Measurement, SheetStep, UnitSystem } from '@yugator/core';
+import type { Column, Content } from 'pdfmake/interfaces.js';
+
+const BLANK = '__________';
+/** A box to tick; made anew each time, for the printer moves what it is given. */
+function box(): Column {
+  return {
+    canvas: [{ type: 'rect', x: 0, y: 1, w: 11, h: 11, lineWidth: 1 }],
+    width: 18,
+  };
+}
+
+function volume(litres: number, units: UnitSystem): string {
+  return shownRange({ low: litres, high: litres }, 'volume', units);
+}
+
+function measureWords(measurement: Measurement, units: UnitSystem): string {
+  switch (measurement.kind) {
+    case 'range':
+      return `${measurement.label}: ${BLANK} (${shownRange(measurement, measurement.dimension, units)})`;
+    case 'freePlay':
+      return `${measurement.label}: left ${BLANK} right ${BLANK} (${shownRange(measurement, 'length', units)})`;
+    case 'tyres': {
+      const most = { low: measurement.sidewallMaximum, high: measurement.sidewallMaximum };
+      return `${measurement.label}: left ${BLANK} right ${BLANK} (${shownRange(measurement, 'pressure', units)}, never above ${shownRange(most, 'pressure', units)})`;
+    }
+    case 'battery':
+      return `${measurement.label}: ${BLANK} V (12.4 V or more)`;
+    case 'charging':
+      return `${measurement.label}: ${BLANK} V (13.8 to 14.7 V)`;
+    case 'deck':
+      return `${measurement.label}: left ${BLANK} right ${BLANK} front ${BLANK} rear ${BLANK}`;
+    case 'bladeTips':
+      return `${measurement.label}: ${BLANK} and ${BLANK}`;
+    case 'grease':
+      return `${measurement.label}: ${BLANK} (usually ${measurement.usual})`;
+    case 'bolts':
+      return `Loose: ${BLANK} of ${BLANK}`;
+  }
+}
+
+function fillWords(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
+  const need = fillNeedOf(step, job.setUp);
+  if (!need) return [];
+  const { target, prefilled, firstPour, topUp } = fillPlan(need);
+  const parts = [
+    prefilled > 0 ? `${volume(prefilled, units)} into the filter` : '',
+    `${volume(firstPour, units)} at first`,
+    topUp > 0 ? `about ${volume(topUp, units)} after the run` : '',
+  ].filter(Boolean);
+  return [`In all ${volume(target, units)}: ${parts.join(', ')}.`];
+}
+
+function stepLines(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
+  return [
+    ...step.figures.map(
+      ({ label, low, high, dimension }) => `${label}: ${shownRange({ low, high }, dimension, units)}`,
+    ),
+    ...(step.drains ? [`About ${volume(litresOfNeed(step.drains), units)} come out.`] : []),
+    ...fillWords(step, job, units),
+    ...(step.measurement ? [measureWords(step.measurement, units)] : []),
+    ...(step.look
+      ? [
+          `${LOOKS[step.look].question} ${LOOKS[step.look].sights.map(({ words }) => `[  ] ${words}`).join('   ')}`,
+        ]
+      : []),
+    ...(step.rule ? [`House rule: ${ruleWords(step.rule, job.setUp.rules)}.`] : []),
+    ...(step.handsOff ? [`Then ${step.handsOff} min by itself. Begun at ${BLANK}`] : []),
+  ];
+}
+
+function cautionBlock(step: SheetStep): Content[] {
+  if (step.cautions.length === 0) return [];
+  const words = step.cautions.map((key): Content => {
+    const { title, text, technician }: Caution = CAUTIONS[key];
+    return {
+      text: [{ text: `${title}. `, bold: true }, text, technician ? ` ${technician}` : ''],
+      style: 'small',
+    };
+  });
+  return [
+    {
+      layout: {
+        hLineWidth: () => 0,
+        vLineWidth: (index: number) => (index === 0 ? 4 : 0),
+        paddingLeft: () => 8,
+      },
+      table: { widths: ['*'], body: [[{ stack: words }]] },
+      margin: [18, 3, 0, 2],
+    },
+  ];
+}
+
+/** A step on paper: its cautions first, a box to tick, what to do, and blanks for what is found. */
+function stepBlock(step: SheetStep, job: JobDto, units: UnitSystem): Content {
+  const tools = step.tools.length ? ` (${step.tools.join(', ')})` : '';
+  return {
+    unbreakable: true,
+    stack: [
+      ...cautionBlock(step),
+      {
+        columns: [
+          box(),
+          {
+            stack: [
+              {
+                text: [
+                  { text: step.text, bold: true },
+                  { text: tools, fontSize: 8.5 },
+                ],
+              },
+              ...stepLines(step, job, units).map((text): Content => ({ text, margin: [0, 2, 0, 0] })),
+            ],
+          },
+        ],
+        margin: [0, 2, 0, 5],
+      },
+    ],
+  };
+}
+
+function signOffBlock(job: JobDto): Content {
+  return {
+    unbreakable: true,
+    stack: [
+      { text: 'Sign off', style: 'head' },
+      ...job.items.map(({ name }): Content => ({
+        columns: [{ text: name }, { text: '[  ] done   [  ] kept   [  ] put off   [  ] defect', width: 210 }],
+        margin: [0, 2, 0, 0],
+      })),
+      {
+        text: `Date ${BLANK}   Hours ${BLANK}   Minutes ${BLANK}   Done by ${BLANK}${BLANK}`,
+        margin: [0, 12, 0, 10],
+      },
+      { text: `Used, and found: ${'_'.repeat(70)}` },
+    ],
+  };
+}
+
+/** The job sheet as it is printed: steps in the order of work, cautions before the step they belong to. */
+export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
+  const sheet = composeSheet(job.setUp);
+  const { tools, drained, filled } = sheet.fetch;
+  const fluids = (list: typeof drained) =>
+    list.map(({ fluid, litres }) => `${volume(litres, units)} ${fluid.toLowerCase()}`).join(', ');
+  const content: Content[] = [
+    { text: `${job.machine.tag}  ${job.machine.name}`, style: 'title' },
+    { text: job.items.map(({ name }) => name).join('; '), margin: [0, 2, 0, 4] },
+    {
+      text: `Opened ${job.openedOn} by ${job.openedBy}. ${sheet.handsOn} min of work; ${Math.round(sheet.elapsed.one)} min alone, ${Math.round(sheet.elapsed.two)} min for two.`,
+    },
+    { text: 'Fetch first', style: 'head' },
+    { text: `Tools: ${tools.join(', ') || 'none'}.` },
+    ...(filled.length ? [{ text: `Fluids: ${fluids(filled)}.` }] : []),
+    ...(drained.length ? [{ text: `Room for: ${fluids(drained)}; rags.` }] : []),
+    ...(job.needs.length
+      ? [{ text: `Parts: ${[...new Set(job.needs.map(({ name }) => name))].join(', ')}.` }]
+      : []),
+  ];
+  let phase: SheetStep['phase'] | null = null;
+  for (const step of sheet.steps) {
+    if (step.phase === 'signOff') continue;
+    if (step.phase !== phase)
+      content.push({ text: PHASE_WORDS[step.phase], style: 'head', headlineLevel: 1 });
+    phase = step.phase;
+    content.push(stepBlock(step, job, units));
+  }
+  return [...content, signOffBlock(job)];
+}

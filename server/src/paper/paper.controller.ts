@@ -1,0 +1,100 @@
+import { Controller, Get, Header, HttpCode, Param, Post, Query, StreamableFile } from '@nestjs/common';
+import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { LabelQueryDto, PaperQueryDto, PrintedLabelDto } from '@yugator/contracts';
+import type { UnitSystem } from '@yugator/core';
+import { JobSheets } from '../job/jobSheets.js';
+import { Records } from '../job/records.js';
+import { toMachineDto } from '../machine/toMachineDto.js';
+import { Person } from '../people/person.model.js';
+import { notFound, Problem } from '../problem/problem.js';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import { Allow, ForEveryRole } from '../session/allow.js';
+import { Caller } from '../session/caller.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { jobSheetPaper } from './jobSheetPaper.js';
+import { labelPaper } from './labelPaper.js';
+import { LabelPrinter } from './labelPrinter.js';
+import { paperOf, toPdf } from './pdf.js';
+import { serviceLabels } from './serviceLabel.js';
+import { serviceRecordPaper } from './serviceRecordPaper.js';
+
+const PDF = 'application/pdf';
+
+@ApiTags('paper')
+@Controller('api')
+export class PaperController {
+  constructor(
+    private readonly sheets: JobSheets,
+    private readonly records: Records,
+    private readonly schedule: FleetSchedule,
+    private readonly calendar: SiteCalendar,
+    private readonly printer: LabelPrinter,
+  ) {}
+
+  @ApiOperation({ summary: 'The job sheet as PDF' })
+  @ForEveryRole()
+  @Header('content-type', PDF)
+  @Get('jobs/:id/sheet.pdf')
+  async sheet(
+    @Param('id') id: string,
+    @Query() { paper = 'a4' }: PaperQueryDto,
+    @Caller() caller: Person,
+  ): Promise<StreamableFile> {
+    const job = await this.sheets.get(id);
+    const content = jobSheetPaper(job, await this.unitsOf(caller));
+    return new StreamableFile(await toPdf(paperOf(paper, `Job sheet ${job.machine.tag}`, content)));
+  }
+
+  @ApiOperation({ summary: 'The labels of a job on a sheet of labels, as PDF' })
+  @ForEveryRole()
+  @Header('content-type', PDF)
+  @Get('jobs/:id/labels.pdf')
+  async labels(
+    @Param('id') id: string,
+    @Query() { paper = 'a4', from = 1 }: LabelQueryDto,
+  ): Promise<StreamableFile> {
+    return new StreamableFile(await toPdf(labelPaper(await this.labelsOf(id), paper, from)));
+  }
+
+  @ApiOperation({ summary: 'Send the labels of a job to the label printer' })
+  @Allow('crewLead', 'mechanic')
+  @HttpCode(204)
+  @Post('jobs/:id/labels/print')
+  async print(@Param('id') id: string): Promise<void> {
+    await this.printer.print(await this.labelsOf(id));
+  }
+
+  @ApiOperation({ summary: 'What the label printer printed lately' })
+  @ApiOkResponse({ type: [PrintedLabelDto] })
+  @ForEveryRole()
+  @Get('label-printer')
+  printed(): Promise<PrintedLabelDto[]> {
+    return this.printer.printed();
+  }
+
+  @ApiOperation({ summary: 'The service record of a machine as PDF' })
+  @ForEveryRole()
+  @Header('content-type', PDF)
+  @Get('machines/:id/record.pdf')
+  async record(@Param('id') id: string, @Query() { paper = 'a4' }: PaperQueryDto): Promise<StreamableFile> {
+    const scheduled = await this.schedule.readOne(id);
+    if (!scheduled) throw notFound('machine');
+    const { today } = await this.calendar.read();
+    const machine = toMachineDto(scheduled);
+    const content = serviceRecordPaper(machine, await this.records.allOf(id), today);
+    return new StreamableFile(await toPdf(paperOf(paper, `Service record ${machine.tag}`, content)));
+  }
+
+  private async labelsOf(jobId: string) {
+    const labels = serviceLabels(await this.sheets.get(jobId));
+    if (labels.length === 0) {
+      const detail = 'This job changed no oil, or is not signed off, so there is no label to print.';
+      throw new Problem(409, 'No label', detail);
+    }
+    return labels;
+  }
+
+  private async unitsOf({ unitSystem }: Person): Promise<UnitSystem> {
+    return unitSystem ?? (await this.calendar.read()).site.unitSystem;
+  }
+}

@@ -1,0 +1,107 @@
+import type { JobDto, PrintedLabelDto, ProblemDto } from '@yugator/contracts';
+import { CAUTIONS, sheetSteps } from '@yugator/core';
+import { jobActs } from '../testing/jobActs.js';
+import { testApp } from '../testing/testApp.js';
+import type { TestApp } from '../testing/testApp.js';
+import { jobSheetPaper } from './jobSheetPaper.js';
+import { labelPaper, labelsOnSheet } from './labelPaper.js';
+import { serviceLabels } from './serviceLabel.js';
+
+let yard: TestApp;
+beforeAll(async () => {
+  yard = await testApp();
+});
+afterAll(() => yard.close());
+const { open, ready, signOff } = jobActs(() => yard);
+
+/** All words of a piece of paper, in order. */
+function wordsOf(content: unknown): string {
+  if (typeof content === 'string') return `${content} `;
+  if (Array.isArray(content)) return content.map(wordsOf).join('');
+  if (typeof content !== 'object' || content === null) return '';
+  const { text, stack, columns, table } = content as Record<string, unknown>;
+  const body = (table as { body?: unknown } | undefined)?.body;
+  return [text, stack, columns, body].map(wordsOf).join('');
+}
+
+describe('a job sheet on paper', () => {
+  let job: JobDto;
+  beforeAll(async () => {
+    job = (await open([yard.crew.oil, yard.crew.grease])).body;
+  });
+
+  it('holds every step, and each caution before the step it belongs to', () => {
+    const words = wordsOf(jobSheetPaper(job, 'metric'));
+    const steps = sheetSteps(job.setUp).filter(({ phase }) => phase !== 'signOff');
+    expect(steps.length).toBeGreaterThan(8);
+    for (const { text, cautions } of steps) {
+      const at = words.indexOf(text);
+      expect([text, at >= 0]).toEqual([text, true]);
+      for (const key of cautions) {
+        const before = words.slice(0, at).lastIndexOf(CAUTIONS[key].title);
+        expect([text, key, before >= 0]).toEqual([text, key, true]);
+      }
+    }
+  });
+
+  it('has a place to say what became of every item, and to sign', () => {
+    const words = wordsOf(jobSheetPaper(job, 'us'));
+    for (const { name } of job.items) expect(words.slice(words.indexOf('Sign off'))).toContain(name);
+    expect(words).toMatch(/Date _+ +Hours _+/);
+  });
+
+  it.each(['jobs/ID/sheet.pdf', 'jobs/ID/sheet.pdf?paper=letter', 'machines/MACHINE/record.pdf'])(
+    '%s is a PDF',
+    async (path) => {
+      const url = `/api/${path.replace('ID', job.id).replace('MACHINE', yard.crew.machine)}`;
+      const { status, body, headers } = await yard.ask<string>('GET', url);
+      expect([status, headers['content-type'], body.slice(0, 5)]).toEqual([200, 'application/pdf', '%PDF-']);
+    },
+  );
+
+  it('on no known paper is refused', async () => {
+    const { status, body } = await yard.ask<ProblemDto>('GET', `/api/jobs/${job.id}/sheet.pdf?paper=skin`);
+    expect([status, body.errors?.[0]?.pointer]).toEqual([422, '#/paper']);
+    await yard.ask('POST', `/api/jobs/${job.id}/drop`, { body: { version: job.version } });
+  });
+});
+
+describe('labels', () => {
+  it('are there once the oil was changed: date, hours and when next; a void record has none', async () => {
+    const before = await ready();
+    expect((await yard.ask('POST', `/api/jobs/${before.id}/labels/print`)).status).toBe(409);
+    const { body: job } = await signOff(before);
+    // Done at 61.5 h, every 50: next at 111.5.
+    expect(serviceLabels(job)).toMatchObject([
+      { title: 'T-1  Oil filter', lines: ['2027-05-13   61.5 h', 'next 111.5 h'] },
+      { title: 'T-1  Engine oil' },
+    ]);
+    expect((await yard.ask('POST', `/api/jobs/${job.id}/labels/print`)).status).toBe(204);
+    const { body: printed } = await yard.ask<PrintedLabelDto[]>('GET', '/api/label-printer');
+    expect(printed.map(({ title }) => title)).toEqual(['T-1  Engine oil', 'T-1  Oil filter']);
+    const pdf = await yard.ask<string>('GET', `/api/jobs/${job.id}/labels.pdf?paper=letter&from=30`);
+    expect(pdf.body.slice(0, 5)).toBe('%PDF-');
+    await yard.ask('POST', `/api/records/${job.id}/void`, { body: { reason: 'Wrong machine' } });
+    expect((await yard.ask('GET', `/api/jobs/${job.id}/labels.pdf`)).status).toBe(409);
+  });
+
+  it('lie on their sheet, none over its edge and none over another', () => {
+    const label = { title: 'T-1', lines: ['a', 'b'] };
+    for (const [paper, width, height] of [
+      ['a4', 595.28, 841.89],
+      ['letter', 612, 792],
+    ] as const) {
+      const { content } = labelPaper(
+        Array.from({ length: labelsOnSheet(paper) }, () => label),
+        paper,
+        1,
+      );
+      const places = (content as { absolutePosition: { x: number; y: number } }[]).map(
+        (each) => each.absolutePosition,
+      );
+      expect(new Set(places.map(({ x, y }) => `${x} ${y}`)).size).toBe(labelsOnSheet(paper));
+      expect(Math.max(...places.map(({ x }) => x))).toBeLessThan(width - 100);
+      expect(Math.max(...places.map(({ y }) => y))).toBeLessThan(height - 40);
+    }
+  });
+});

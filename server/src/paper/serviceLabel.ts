@@ -1,0 +1,38 @@
+import type { JobDto, ServiceLabelDto } from '@yugator/contracts';
+import type { MachineSetUp } from '@yugator/core';
+import { proceduresFor } from '@yugator/core';
+
+function gradesOf({ spec }: MachineSetUp): string {
+  const grades = spec.fluids.find(({ fluid }) => /engine oil/i.test(fluid))?.grades ?? [];
+  return grades[0] ? `${grades[0].grade} ${grades[0].category}`.trim() : '';
+}
+
+/** Next due points of what was done: "next 466.0 h or 2028-05-12". */
+function nextOf(job: JobDto, itemIds: ReadonlySet<string>): string {
+  const limits = job.items
+    .filter(({ itemId }) => itemIds.has(itemId))
+    .flatMap(({ due }) => due?.limits ?? []);
+  const hours = limits.filter(({ at }) => at !== null).map(({ at }) => at ?? 0);
+  const days = limits.filter(({ on }) => on !== null).map(({ on }) => on ?? '');
+  const parts = [hours.length ? `${Math.min(...hours).toFixed(1)} h` : '', days.toSorted()[0] ?? ''].filter(
+    Boolean,
+  );
+  return parts.length ? `next ${parts.join(' or ')}` : '';
+}
+
+/** The labels of a job that is signed off: one for the filter and one for the fill cap, where its oil was changed; none otherwise. */
+export function serviceLabels(job: JobDto): ServiceLabelDto[] {
+  const { record, setUp, machine } = job;
+  if (!record || record.voided) return [];
+  const done = new Set(job.items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId));
+  const oil = setUp.items.filter(
+    (item) =>
+      done.has(item.id) && proceduresFor(item).some(({ key }) => key === 'engineOil' || key === 'oilFilter'),
+  );
+  if (oil.length === 0) return [];
+  const next = nextOf(job, new Set(oil.map(({ id }) => id)));
+  return ['Oil filter', 'Engine oil'].map((what) => ({
+    title: `${machine.tag}  ${what}`,
+    lines: [`${record.doneOn}   ${record.life.toFixed(1)} h`, gradesOf(setUp), next].filter(Boolean),
+  }));
+}

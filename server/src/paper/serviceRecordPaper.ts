@@ -1,0 +1,57 @@
+import type { MachineDto, RecordDto } from '@yugator/contracts';
+import type { Content, TableCell } from 'pdfmake/interfaces.js';
+
+function rowOf(record: RecordDto): TableCell[] {
+  const others = record.others.map(
+    ({ name, outcome, note }) => `${name} (${outcome}${note ? `: ${note}` : ''})`,
+  );
+  const used = record.draws.map(
+    ({ name, quantity, unit }) => `${quantity}${unit === 'litre' ? ' L' : ''} × ${name}`,
+  );
+  const what = [...record.items, ...others].join('; ');
+  const voided = record.voided ? `VOID: ${record.voided.reason}. ` : '';
+  return [
+    record.doneOn,
+    { text: record.life.toFixed(1), alignment: 'right' },
+    { text: [voided ? { text: voided, bold: true } : '', what, record.note ? ` (${record.note})` : ''] },
+    used.join(', ') || '–',
+    record.doneBy,
+  ];
+}
+
+const HEADS: TableCell[] = [
+  { text: 'Date', bold: true },
+  { text: 'Hours', bold: true, alignment: 'right' },
+  { text: 'Done', bold: true },
+  { text: 'Used', bold: true },
+  { text: 'By', bold: true },
+];
+
+/** The service record of a machine as it is printed, latest first; void records are marked, not left out. */
+export function serviceRecordPaper(
+  machine: MachineDto,
+  records: readonly RecordDto[],
+  on: string,
+): Content[] {
+  const { tag, name, make, model, serial, inServiceOn, life } = machine;
+  return [
+    { text: `${tag}  ${name}`, style: 'title' },
+    {
+      text: [make, model, serial ? `serial ${serial}` : '', `in service since ${inServiceOn}`]
+        .filter(Boolean)
+        .join(' · '),
+    },
+    {
+      text: `${life.toFixed(1)} h at the last reading. Printed ${on}. ${records.length} records.`,
+      margin: [0, 0, 0, 8],
+    },
+    {
+      layout: 'lightHorizontalLines',
+      table: {
+        headerRows: 1,
+        widths: [58, 42, '*', 130, 70],
+        body: [HEADS, ...records.map(rowOf)],
+      },
+    },
+  ];
+}

@@ -1,0 +1,157 @@
+import { Injectable } from '@nestjs/common';
+import type { EvidenceAnswer, EvidenceDto, Found } from '@yugator/contracts';
+import {
+  addDays,
+  checksSince,
+  civilDate,
+  foundGood,
+  lifeHours,
+  proposeInterval,
+  sheetSteps,
+} from '@yugator/core';
+import type { Action, Check, CivilDate, IntervalProposal } from '@yugator/core';
+import { Item } from '../books/book.model.js';
+import { storedTriggers } from '../books/toScheduleItem.js';
+import { jsonValue } from '../database/columns.js';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { Job, JobItem, JobStep } from '../job/job.model.js';
+import { setUpOf } from '../job/setUpOf.js';
+import { MachineParts } from '../machine/machineParts.js';
+import { Person } from '../people/person.model.js';
+import { notFound, Problem } from '../problem/problem.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { EvidenceAnswerRow } from './evidenceAnswer.model.js';
+import { FleetSchedule } from './fleetSchedule.js';
+import type { ScheduledMachine } from './fleetSchedule.js';
+
+/** Only what is looked at, tightened or set has an interval that its checks can move. */
+const CHECKED: ReadonlySet<Action> = new Set(['inspect', 'tighten', 'adjust', 'grease']);
+const ASK_AGAIN_DAYS = 30;
+
+function isUnderWarranty({ machine, schedule }: ScheduledMachine, today: CivilDate): boolean {
+  const { warrantyUntil, warrantyHours } = machine;
+  if (warrantyUntil === null && warrantyHours === null) return false;
+  const isInTime = warrantyUntil === null || today <= warrantyUntil;
+  return isInTime && (warrantyHours === null || schedule.life <= warrantyHours);
+}
+
+/** What the checks of jobs say about how often they are worth doing. */
+@Injectable()
+export class Evidence {
+  constructor(
+    private readonly work: UnitOfWork,
+    private readonly calendar: SiteCalendar,
+    private readonly schedule: FleetSchedule,
+    private readonly parts: MachineParts,
+  ) {}
+
+  /** The proposals for a machine that are not answered yet. */
+  async of(machineId: string): Promise<EvidenceDto[]> {
+    const scheduled = await this.schedule.readOne(machineId);
+    if (!scheduled) throw notFound('machine');
+    const { today } = await this.calendar.read();
+    const items = scheduled.facts.items.filter(({ action }) => CHECKED.has(action));
+    const [checks, answers, books] = await Promise.all([
+      this.checks(scheduled),
+      EvidenceAnswerRow.findAll({ where: { machineId }, raw: true }),
+      Item.findAll({ where: { id: items.map(({ id }) => id) } }),
+    ]);
+    const answerOf = new Map(answers.map((row) => [row.itemId, row]));
+    const bookOf = new Map(books.map((row) => [row.id, storedTriggers(row.triggers)]));
+    return items.flatMap(({ id, name, triggers }) => {
+      const answer = answerOf.get(id);
+      if (answer?.answer === 'later' && addDays(civilDate(answer.answeredOn), ASK_AGAIN_DAYS) > today)
+        return [];
+      // What was accepted or refused is settled: only newer checks count.
+      const settled = answer && answer.answer !== 'later' ? civilDate(answer.answeredOn) : null;
+      const proposal: IntervalProposal | null = proposeInterval(checksSince(checks.get(id) ?? [], settled), {
+        ...{ present: triggers, book: bookOf.get(id) ?? triggers },
+        isUnderWarranty: isUnderWarranty(scheduled, today),
+      });
+      if (!proposal) return [];
+      return [
+        {
+          ...{ itemId: id, itemName: name, kind: proposal.kind },
+          ...{
+            present: [...triggers],
+            triggers: [...proposal.triggers],
+            checks: proposal.checks.map((check) => ({ ...check })),
+          },
+        },
+      ];
+    });
+  }
+
+  /** Takes the crew lead's answer; an accepted proposal becomes a departure from the book. */
+  async answer(
+    machineId: string,
+    itemId: string,
+    answer: EvidenceAnswer,
+    caller: Person,
+  ): Promise<EvidenceDto[]> {
+    const { today } = await this.calendar.read();
+    return this.work.run(async () => {
+      const proposal = (await this.of(machineId)).find((each) => each.itemId === itemId);
+      if (!proposal) throw new Problem(409, 'Nothing to answer', 'This proposal was answered meanwhile.');
+      await EvidenceAnswerRow.upsert({
+        machineId,
+        itemId,
+        answer,
+        answeredOn: today,
+        answeredById: caller.id,
+      });
+      if (answer === 'accepted') await this.accept(machineId, proposal);
+      this.work.changed('machines');
+      return this.of(machineId);
+    });
+  }
+
+  private async accept(machineId: string, { itemId, triggers, checks, kind }: EvidenceDto): Promise<void> {
+    const scheduled = await this.schedule.readOne(machineId);
+    const before = scheduled?.overrides.find((row) => row.itemId === itemId);
+    const bad = checks.filter(({ isGood }) => !isGood).length;
+    const reason =
+      kind === 'longer'
+        ? `Longer by evidence: the last ${checks.length} checks were good`
+        : `Shorter by evidence: ${bad} of the last ${checks.length} checks were bad`;
+    await this.parts.override(machineId, itemId, {
+      ...{ isOmitted: false, triggers: [...triggers], reason },
+      dutyFactor: before?.dutyFactor ?? null,
+      windowHours: before?.windowHours ?? null,
+      windowDays: before?.windowDays ?? null,
+    });
+  }
+
+  /** Every check of the machine's items in jobs that count, good or bad. */
+  private async checks(scheduled: ScheduledMachine): Promise<Map<string, Check[]>> {
+    const { site } = await this.calendar.read();
+    const jobs = await Job.findAll({
+      where: { machineId: scheduled.machine.id, state: 'signedOff' },
+      include: [JobItem],
+    });
+    const rows = await JobStep.findAll({ where: { jobId: jobs.map(({ id }) => id), isDone: true } });
+    const checks = new Map<string, Check[]>();
+    for (const job of jobs) {
+      const own = rows.filter(({ jobId, found }) => jobId === job.id && found !== null);
+      if (own.length === 0 || job.doneOn === null || job.life === null) continue;
+      const point = { on: civilDate(job.doneOn), life: lifeHours(job.life) };
+      const items = new Set((job.items ?? []).map(({ itemId }) => itemId));
+      for (const [itemId, isGood] of verdictsOf(sheetSteps(setUpOf(scheduled, site, items)), own)) {
+        checks.set(itemId, [...(checks.get(itemId) ?? []), { ...point, isGood }]);
+      }
+    }
+    return checks;
+  }
+}
+
+/** Whether all that a job found of an item was good; items of which it found nothing are left out. */
+function verdictsOf(steps: ReturnType<typeof sheetSteps>, rows: readonly JobStep[]): Map<string, boolean> {
+  const verdicts = new Map<string, boolean>();
+  for (const row of rows) {
+    const step = steps.find(({ key }) => key === row.stepKey);
+    const isGood = step ? foundGood(step, jsonValue(row.found) as Found) : null;
+    if (!step || isGood === null) continue;
+    for (const itemId of step.itemIds) verdicts.set(itemId, (verdicts.get(itemId) ?? true) && isGood);
+  }
+  return verdicts;
+}
