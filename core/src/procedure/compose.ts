@@ -60,6 +60,14 @@ function askedFor(items: readonly WorkItem[]): Asked[] {
   return [...asked.values()];
 }
 
+/** Fasteners without a figure in the book get the wrench only where the shop wants it on all. */
+function withTorqueRule(own: Step, { rules }: MachineSetUp): Step {
+  if (own.rule !== 'torque' || own.figures.length) return own;
+  if (rules.torque === 'all')
+    return { ...own, text: `${own.text} No figure in the book: the usual one for its thread.` };
+  return { ...own, tools: own.tools.filter((tool) => tool !== 'torque wrench') };
+}
+
 function stepsOf({ procedure, items }: Asked, setUp: MachineSetUp): SheetStep[] {
   const [first] = items;
   if (!first) return [];
@@ -82,7 +90,10 @@ function stepsOf({ procedure, items }: Asked, setUp: MachineSetUp): SheetStep[] 
             const before = steps.find((other) => other.id === id);
             return before ? [{ key: keyOf(before), link }] : [];
           });
-    return { ...own, key: keyOf(own), itemIds: items.map(({ id }) => id), access: null, follows };
+    return {
+      ...withTorqueRule(own, setUp),
+      ...{ key: keyOf(own), itemIds: items.map(({ id }) => id), access: null, follows },
+    };
   });
 }
 

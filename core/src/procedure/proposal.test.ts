@@ -1,6 +1,9 @@
 import type { DueAnswer } from '../schedule/due.js';
 import type { DueState } from '../schedule/dueState.js';
-import { proposeItems } from './proposal.js';
+import { civilDate } from '../calendar/civilDate.js';
+import { withDefaults } from '../rules/houseRules.js';
+import { every, item } from '../schedule/testing/facts.js';
+import { proposeItems, yearlyVisitOn } from './proposal.js';
 import { setUp, TRACTOR, work } from './testing/jobs.js';
 
 const HOSES = work('Radiator hoses and clamps: look over', 'inspect', 'radiator hoses');
@@ -53,5 +56,46 @@ describe('what is worth doing in a visit', () => {
 
   it('leaves a resting item to rest', () => {
     expect(propose({ [HOSES.id]: ['ripe', 1], [AIR.id]: ['resting', 0.95] })).toEqual([[HOSES.id, 'ripe']]);
+  });
+});
+
+describe('the yearly service', () => {
+  const oil = work('Engine oil and filter', 'replace', 'engine oil');
+  const plugs = work('Spark plugs: replace', 'replace', 'spark plugs');
+  const answer = ({ id, component }: typeof oil, used: number): DueAnswer =>
+    ({
+      ...{ item: item(id, [every(12, 'month')], { component }), state: 'fine', deciding: { used } },
+    }) as unknown as DueAnswer;
+  const propose = (annual: string, visit: 'autumn' | 'spring' | null, usedOfPlugs = 0.7) =>
+    proposeItems(
+      [answer(oil, 0.6), answer(plugs, usedOfPlugs)],
+      setUp([oil, plugs], { rules: withDefaults({ annual }) }),
+      visit,
+    ).map(({ itemId }) => itemId);
+
+  it('is proposed when the house rule has it, for what is half used up at least', () => {
+    expect(propose('autumn', 'autumn')).toEqual([oil.id, plugs.id]);
+    expect(propose('autumn', 'autumn', 0.3)).toEqual([oil.id]);
+    expect(propose('autumn', 'spring')).toEqual([]);
+    expect(propose('spring', 'spring')).toEqual([oil.id, plugs.id]);
+    expect(propose('spring', null)).toEqual([]);
+  });
+
+  it('split is oil and fuel in autumn, the rest in spring', () => {
+    expect(propose('split', 'autumn')).toEqual([oil.id]);
+    expect(propose('split', 'spring')).toEqual([plugs.id]);
+  });
+
+  it('is near the end of the work, and near its beginning', () => {
+    const on = (today: string, working: Parameters<typeof yearlyVisitOn>[1]) =>
+      yearlyVisitOn(civilDate(today), working);
+    const until = civilDate('2026-10-24');
+    expect(on('2026-10-01', { kind: 'working', until })).toBe('autumn');
+    expect(on('2026-08-01', { kind: 'working', until })).toBeNull();
+    const rest = { kind: 'laidUp', since: civilDate('2026-10-25'), until: civilDate('2027-04-06') } as const;
+    expect(on('2026-11-20', rest)).toBe('autumn');
+    expect(on('2027-01-10', rest)).toBeNull();
+    expect(on('2027-03-10', rest)).toBe('spring');
+    expect(on('2027-03-10', { kind: 'unplanned' })).toBeNull();
   });
 });

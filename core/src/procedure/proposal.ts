@@ -1,3 +1,6 @@
+import { daysBetween } from '../calendar/civilDate.js';
+import type { CivilDate } from '../calendar/civilDate.js';
+import type { WorkingState } from '../season/usePlan.js';
 import type { DueAnswer } from '../schedule/due.js';
 import { ACCESS } from './access.js';
 import type { Access } from './access.js';
@@ -16,7 +19,12 @@ export type ProposalReason =
       readonly savedMinutes: number;
       /** share of its interval that is thrown away, 0 to 1 */
       readonly thrownAway: number;
-    };
+    }
+  /** it is yearly, and the house rule has the yearly service now */
+  | { readonly kind: 'yearly'; readonly when: YearlyVisit };
+
+/** Before the machine rests, or before it goes out again. */
+export type YearlyVisit = 'autumn' | 'spring';
 
 export interface Proposal {
   readonly itemId: string;
@@ -55,17 +63,63 @@ function reasonOf(
   return isWorth ? { kind: 'openAlready', access, savedMinutes, thrownAway } : null;
 }
 
+const NEAR_DAYS = 45;
+/** A yearly item done in the last half year is not done again. */
+const LEAST_USED = 0.5;
+/** With the service split, what stands in over winter is changed before it; the rest waits for the spring. */
+const BEFORE_WINTER = /oil|fuel|coolant|hydro/i;
+
+/** Whether the machine is about to rest, or just does; or is about to go out again. */
+export function yearlyVisitOn(today: CivilDate, working: WorkingState): YearlyVisit | null {
+  const isNear = (on: CivilDate | null) => on !== null && Math.abs(daysBetween(today, on)) <= NEAR_DAYS;
+  if (working.kind === 'working') return isNear(working.until) ? 'autumn' : null;
+  if (working.kind === 'unplanned') return null;
+  if (isNear(working.until)) return 'spring';
+  return isNear(working.since) ? 'autumn' : null;
+}
+
+function isYearly({ item }: DueAnswer): boolean {
+  return item.triggers.some(
+    (trigger) => trigger.kind === 'everyCalendar' && trigger.unit === 'month' && trigger.count === 12,
+  );
+}
+
+/** Yearly items that the house rule wants done in a visit of that time of the year, besides what is due or ripe anyway. */
+function yearlyItems(
+  answers: readonly DueAnswer[],
+  setUp: MachineSetUp,
+  visit: YearlyVisit | null,
+): Proposal[] {
+  const { annual } = setUp.rules;
+  if (visit === null || (annual !== 'split' && annual !== visit)) return [];
+  const known = new Set(setUp.items.map(({ id }) => id));
+  return answers
+    .filter((answer) => known.has(answer.item.id) && isYearly(answer))
+    .filter(
+      ({ state, deciding }) =>
+        (state === 'coming' || state === 'fine') && (deciding?.used ?? 0) >= LEAST_USED,
+    )
+    .filter(({ item }) => annual !== 'split' || BEFORE_WINTER.test(item.component) === (visit === 'autumn'))
+    .map(({ item }) => ({ itemId: item.id, reason: { kind: 'yearly', when: visit } }));
+}
+
 /**
- * What is worth doing in a visit: everything due or ripe; and what is coming, where the way to it is open anyway and that saves at
+ * What is worth doing in a visit: everything due or ripe; what is yearly, where the house rule has it now; and what is coming, where the way to it is open anyway and that saves at
  * least as many minutes as are thrown away with the rest of its interval. Items are told by `setUp.items`; the rest is left out.
  */
-export function proposeItems(answers: readonly DueAnswer[], setUp: MachineSetUp): Proposal[] {
+export function proposeItems(
+  answers: readonly DueAnswer[],
+  setUp: MachineSetUp,
+  visit: YearlyVisit | null = null,
+): Proposal[] {
   const items = new Map(setUp.items.map((item) => [item.id, item]));
   const now: Proposal[] = answers.flatMap(({ item, state }): Proposal[] => {
     if (!items.has(item.id)) return [];
     if (state === 'overdue' || state === 'noRecord') return [{ itemId: item.id, reason: { kind: 'due' } }];
-    return state === 'ripe' ? [{ itemId: item.id, reason: { kind: 'ripe' } }] : [];
+    if (state === 'ripe') return [{ itemId: item.id, reason: { kind: 'ripe' } }];
+    return [];
   });
+  now.push(...yearlyItems(answers, setUp, visit));
   const chosen = new Set(now.map(({ itemId }) => itemId));
   const open = accessOf(
     setUp,

@@ -3,6 +3,7 @@ import { CAUTIONS } from './caution.js';
 import { PROCEDURES, proceduresFor } from './catalogue.js';
 import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
+import { fillNeedOf } from './fillNeed.js';
 import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from './machineSetUp.js';
 import type { MachineSetUp, WorkItem } from './machineSetUp.js';
 import { composeSheet, linksOf } from './sheet.js';
@@ -109,6 +110,28 @@ describe('a sheet', () => {
     expect(on).toMatchObject({ rule: 'filterTightness', text: expect.stringContaining('hand-tight') });
     expect(keysOf(sheet)).toContain('engineOil.extract');
     expect(keysOf(sheet)).not.toContain('engineOil.close');
+  });
+
+  it('is another under every way that a house rule offers', () => {
+    // The yearly service decides what is proposed, and whose parts are fetched stands beside the list.
+    const ofSheets = HOUSE_RULES.filter(({ key }) => key !== 'annual' && key !== 'parts');
+    const items = [
+      ...ANNUAL_MOWER.filter(({ component }) => component !== 'air filter'),
+      work('Air filter: clean', 'clean', 'air filter'),
+    ];
+    const wordsOf = (key: string, option: string) => {
+      const set = (all: WorkItem[]) => setUp(all, { rules: withDefaults({ [key]: option }) });
+      const both = [items, ANNUAL_MOWER.filter(({ component }) => component === 'air filter')].map((all) =>
+        set([...all]),
+      );
+      return JSON.stringify(
+        both.map((each) => sheetSteps(each).map((step) => [step.text, step.tools, fillNeedOf(step, each)])),
+      );
+    };
+    for (const { key, options } of ofSheets) {
+      const sheets = new Set(options.map((option) => wordsOf(key, option.key)));
+      expect([key, sheets.size]).toEqual([key, options.length]);
+    }
   });
 
   it('names what to fetch: tools, and litres out and in', () => {

@@ -103,7 +103,7 @@ export const HOUSE_RULES = [
   {
     key: 'annual',
     question: 'When is the yearly service?',
-    changes: 'Which items are proposed before and after the season.',
+    changes: 'Which yearly items are proposed for a visit around the lay-up.',
     options: [
       option('autumn', 'Autumn, before lay-up', 'No acid of old oil stays in over winter.'),
       option('spring', 'Spring, before the season', 'It starts the season fresh.'),
@@ -113,7 +113,7 @@ export const HOUSE_RULES = [
   {
     key: 'parts',
     question: 'Whose parts?',
-    changes: 'Which article is proposed where several fit.',
+    changes: 'What the list of things to fetch asks for.',
     options: [
       option(
         'makerInWarranty',
@@ -127,7 +127,7 @@ export const HOUSE_RULES = [
   {
     key: 'torque',
     question: 'Which fasteners get the torque wrench?',
-    changes: 'Whether steps without a figure ask for the wrench.',
+    changes: 'Whether steps without a figure in the book ask for the wrench.',
     options: [
       option('listed', 'Those with a figure in the book', 'Where it matters, the book says so.'),
       option('all', 'All of them', 'Nobody guesses, and nothing is forgotten.'),

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { VisitDto } from '@yugator/contracts';
-import { proposeItems } from '@yugator/core';
+import { proposeItems, yearlyVisitOn } from '@yugator/core';
 import { Defects } from '../defect/defects.js';
 import { notFound } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
@@ -22,7 +22,7 @@ export class Visits {
   ) {}
 
   async of(machineId: string): Promise<VisitDto> {
-    const { site } = await this.calendar.read();
+    const { site, today } = await this.calendar.read();
     const scheduled = await this.schedule.readOne(machineId);
     if (!scheduled) throw notFound('machine');
     const { machine, schedule } = scheduled;
@@ -35,7 +35,8 @@ export class Visits {
     ]);
     return {
       machine: { id: machine.id, tag: machine.tag, name: machine.name },
-      ...{ setUp, lines: toDueLines(scheduled), proposals: proposeItems(schedule.answers, setUp), defects },
+      ...{ setUp, lines: toDueLines(scheduled), defects },
+      proposals: proposeItems(schedule.answers, setUp, yearlyVisitOn(today, schedule.working)),
       needs,
       openJobId: open?.id ?? null,
     };

@@ -166,7 +166,11 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
     ...(filled.length ? [{ text: `Fluids: ${fluids(filled)}.` }] : []),
     ...(drained.length ? [{ text: `Room for: ${fluids(drained)}; rags.` }] : []),
     ...(job.needs.length
-      ? [{ text: `Parts: ${[...new Set(job.needs.map(({ name }) => name))].join(', ')}.` }]
+      ? [
+          {
+            text: `Parts: ${[...new Set(job.needs.map(({ name }) => name))].join(', ')} (house rule: ${ruleWords('parts', job.setUp.rules)}).`,
+          },
+        ]
       : []),
   ];
   let phase: SheetStep['phase'] | null = null;

@@ -31,6 +31,10 @@ function proposalWords({ reason }: ProposalDto): string {
       return 'due';
     case 'ripe':
       return 'ripe';
+    case 'yearly':
+      return reason.when === 'autumn'
+        ? 'yearly, and done before the lay-up here'
+        : 'yearly, and done before the season here';
     case 'openAlready': {
       const open = reason.access.map((access) => ACCESS[access].words).join(' and ');
       const thrown = Math.round(reason.thrownAway * 100);
@@ -51,7 +55,9 @@ function Choice({ line, proposal, isChosen, onChoose }: ChoiceProps) {
   const limit = line.limits[0];
   const why = [
     limit ? limitWords(limit, today) : 'never recorded',
-    proposal?.reason.kind === 'openAlready' ? proposalWords(proposal) : '',
+    proposal && proposal.reason.kind !== 'due' && proposal.reason.kind !== 'ripe'
+      ? proposalWords(proposal)
+      : '',
   ].filter(Boolean);
   return (
     <li>
@@ -89,7 +95,11 @@ function Total({ visit, chosen }: { visit: VisitDto; chosen: ReadonlySet<string>
         <>
           <TimeWords sheet={sheet} />
           <p className="soft">{countWords(sheet.steps.length, 'step')}, shared ones done once.</p>
-          <FetchList sheet={sheet} parts={partsOf(visit.needs.filter(({ itemId }) => chosen.has(itemId)))} />
+          <FetchList
+            sheet={sheet}
+            rules={visit.setUp.rules}
+            parts={partsOf(visit.needs.filter(({ itemId }) => chosen.has(itemId)))}
+          />
         </>
       ) : (
         <p className="soft">Choose what is to be done.</p>

@@ -1,13 +1,22 @@
-import type { Sheet } from '@yugator/core';
-import { shownRange } from '@yugator/core';
+import { ruleWords, shownRange } from '@yugator/core';
+import type { HouseRules, Sheet } from '@yugator/core';
 import { useSession } from '../session/useSession.js';
 import styles from './sheet.module.css';
 
 /** What is fetched first, and how long it takes. */
-export function FetchList({ sheet, parts }: { sheet: Sheet; parts: readonly string[] }) {
+export function FetchList({
+  sheet,
+  parts,
+  rules,
+}: {
+  sheet: Sheet;
+  parts: readonly string[];
+  rules: HouseRules;
+}) {
   const { site } = useSession();
   const volume = (litres: number) => shownRange({ low: litres, high: litres }, 'volume', site.unitSystem);
   const { tools, filled, drained } = sheet.fetch;
+  const partsRule = ruleWords('parts', rules);
   const drainedTotal = drained.reduce((sum, { litres }) => sum + litres, 0);
   return (
     <details className={styles.fetch}>
@@ -18,7 +27,10 @@ export function FetchList({ sheet, parts }: { sheet: Sheet; parts: readonly stri
         {parts.length ? (
           <>
             <dt>Parts</dt>
-            <dd>{parts.join(', ')}</dd>
+            <dd>
+              {parts.join(', ')}
+              <span className="soft"> (house rule: {partsRule})</span>
+            </dd>
           </>
         ) : null}
         {filled.length ? (

@@ -71,7 +71,7 @@ function OpenJob({ job }: { job: JobDto }) {
         </div>
         {job.pausedReason === null ? null : <PauseJob job={job} />}
         {mode === 'whole' ? <BeforeYouBegin /> : null}
-        <FetchList sheet={sheet} parts={partsOf(job.needs)} />
+        <FetchList sheet={sheet} parts={partsOf(job.needs)} rules={job.setUp.rules} />
         {mode === 'step' ? (
           <StepView job={job} sheet={sheet} mayWork={mayWork} />
         ) : (

@@ -4,6 +4,11 @@ import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
 
 const AIR = /air filter|air element/i;
+const WHEN_TO_REPLACE: Record<MachineSetUp['rules']['airFilter'], string> = {
+  condition: 'One that passes the look goes back: settle the item as kept.',
+  cleanAndYearly: 'It is replaced whatever it looks like.',
+};
+
 const HOW_TO_CLEAN: Record<MachineSetUp['rules']['cleanPaper'], string> = {
   tap: 'Tap the element out on a flat board; where that is not enough, replace it.',
   air: 'Blow the element out from inside, below 30 psi, the nozzle moving.',
@@ -20,7 +25,7 @@ export const AIR_FILTER_REPLACE: Procedure = {
     step(
       'out',
       'whileItDrains',
-      'Take the element out and look at it: it tells how the engine breathed.',
+      `Take the element out and look at it: it tells how the engine breathed. ${WHEN_TO_REPLACE[setUp.rules.airFilter]}`,
       2,
       {
         ...{ needs: underHood(setUp), look: 'airFilter', rule: 'airFilter', tools: ['screwdriver'] },

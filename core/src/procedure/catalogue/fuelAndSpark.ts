@@ -91,11 +91,17 @@ function gapOf({ spec }: MachineSetUp) {
 const GAP_TOLERANCE_MM = 0.03;
 const PLUG_TOOLS = ['deep plug socket with rubber insert', 'feeler gauge'];
 
-function plugsOut(setUp: MachineSetUp) {
+const WHEN_TO_REPLACE: Record<MachineSetUp['rules']['plugs'], string> = {
+  yearly: 'They are replaced every year, whatever they look like.',
+  hours: 'They are replaced by their hours, whatever they look like.',
+  condition: 'One that looks good gets its gap set and goes back: settle the item as kept.',
+};
+
+function plugsOut(setUp: MachineSetUp, rule = '') {
   return step(
     'out',
     'whileItDrains',
-    'Blow out the wells, pull the caps, and turn the plugs out. Keep them in order.',
+    `Blow out the wells, pull the caps, and turn the plugs out. Keep them in order. ${rule}`.trim(),
     5,
     {
       ...{ needs: ['safe', 'cool'], cautions: ['hotEngine'], look: 'sparkPlug', rule: 'plugs' },
@@ -123,7 +129,7 @@ export const PLUGS_REPLACE: Procedure = {
   component: /spark plug/i,
   covers: ['plugsInspect'],
   steps: (setUp) => [
-    plugsOut(setUp),
+    plugsOut(setUp, WHEN_TO_REPLACE[setUp.rules.plugs]),
     plugsIn(
       setUp,
       'Set the gap of the new plugs. Start the threads by hand; to the figure, or a quarter turn after the new washer meets the head.',
