@@ -14,6 +14,7 @@ import { ImportFleet } from './fleetFile/importFleet.js';
 import { HealthController } from './health/health.controller.js';
 import { Defects } from './defect/defects.js';
 import { DefectsController } from './defect/defects.controller.js';
+import { JobPhotos } from './job/jobPhotos.js';
 import { JobSteps } from './job/jobSteps.js';
 import { OpenJobs } from './job/openJobs.js';
 import { Visits } from './job/visits.js';
@@ -110,6 +111,7 @@ export class AppModule {
         FleetSchedule,
         ImportFleet,
         Jobs,
+        JobPhotos,
         JobSheets,
         JobSteps,
         LiveFeed,

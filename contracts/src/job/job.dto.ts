@@ -19,6 +19,7 @@ import {
 } from 'class-validator';
 import { IsCivilDay } from '../civilDay.js';
 import { MachineRefDto, VoidedDto } from '../machine/machine.dto.js';
+import { IsJpeg } from '../jpeg.js';
 import { IsMeterHours } from '../meterHours.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 import { IsFound } from './found.js';
@@ -194,6 +195,25 @@ export class VesselsDto {
   roomLitres!: number;
 }
 
+/** A photo taken in a job. */
+export class JobPhotoDto {
+  id!: string;
+  /** where it is shown */
+  path!: string;
+  caption!: string;
+  by!: string;
+}
+
+/** Keeps a photo with a job. */
+export class AddJobPhotoDto {
+  @IsJpeg()
+  jpeg!: string;
+
+  @Trimmed()
+  @MaxLength(200, { message: 'Keep the line beneath within 200 letters.' })
+  caption!: string;
+}
+
 /** Something that is wrong with a machine. */
 export class DefectDto {
   id!: string;
@@ -293,6 +313,7 @@ export class JobDto {
   pausedReason!: string | null;
   /** open defects of the machine */
   defects!: DefectDto[];
+  photos!: JobPhotoDto[];
   /** what the items done so far take from the shelf */
   proposed!: JobDrawDto[];
   /** what the meter showed last, to start the sign-off from */

@@ -7,9 +7,9 @@ import { jobsAndShelf } from './migrations/0003-jobs-and-shelf.js';
 import { schedule } from './migrations/0004-schedule.js';
 import { meters } from './migrations/0005-meters.js';
 import { sheets } from './migrations/0006-sheets.js';
-import { evidence } from './migrations/0007-evidence.js';
+import { findings } from './migrations/0007-findings.js';
 
-const MIGRATIONS: readonly Migration[] = [people, fleet, jobsAndShelf, schedule, meters, sheets, evidence];
+const MIGRATIONS: readonly Migration[] = [people, fleet, jobsAndShelf, schedule, meters, sheets, findings];
 
 async function runAll(sequelize: Sequelize, statements: readonly string[]): Promise<void> {
   for (const statement of statements) await sequelize.query(statement);

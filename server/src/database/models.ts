@@ -1,5 +1,5 @@
 import { Book, Item } from '../books/book.model.js';
-import { Job, JobItem, JobStep } from '../job/job.model.js';
+import { Job, JobItem, JobPhoto, JobStep } from '../job/job.model.js';
 import {
   AttachmentRow,
   Machine,
@@ -35,6 +35,7 @@ export const MODELS = [
   ItemOverrideRow,
   Job,
   JobItem,
+  JobPhoto,
   JobStep,
   Machine,
   MachineBook,

@@ -77,3 +77,14 @@ export class JobStep extends Model {
   @Ref declare changedById: string;
   @Whole declare version: number;
 }
+
+/** What somebody saw in a job: a JPEG with a line beneath. */
+@Table({ tableName: 'job_photos' })
+export class JobPhoto extends Model {
+  @Id declare id: string;
+  @ForeignKey(() => Job) @Ref declare jobId: string;
+  @Column({ type: DataType.BLOB('medium'), allowNull: false }) declare bytes: Buffer;
+  @Text declare caption: string;
+  @Moment declare takenAt: Date;
+  @Ref declare takenById: string;
+}

@@ -15,7 +15,7 @@ import { Defects } from '../defect/defects.js';
 import { jsonValue } from '../database/columns.js';
 import { UsedOil } from '../oil/usedOil.js';
 import { itemNeeds } from './itemNeeds.js';
-import { Job, JobItem, JobStep } from './job.model.js';
+import { Job, JobItem, JobPhoto, JobStep } from './job.model.js';
 import { setUpOf } from './setUpOf.js';
 import { toRecordDto } from './toRecordDto.js';
 
@@ -47,7 +47,7 @@ export class JobSheets {
     if (!job?.machine) throw notFound('job');
     const { site } = await this.calendar.read();
     const chosen = new Set((job.items ?? []).map((item) => item.itemId));
-    const [scheduled, names, proposed, steps, defects, room, needs] = await Promise.all([
+    const [scheduled, names, proposed, steps, defects, room, needs, photos] = await Promise.all([
       this.schedule.readOne(job.machineId),
       namesById(),
       this.proposed((job.items ?? []).filter(({ outcome }) => outcome === 'done').map((item) => item.itemId)),
@@ -55,6 +55,11 @@ export class JobSheets {
       this.defects.open(job.machineId),
       this.usedOil.room(site),
       this.shelf.onHandById().then((onHand) => itemNeeds([...chosen], onHand)),
+      JobPhoto.findAll({
+        where: { jobId: id },
+        attributes: ['id', 'caption', 'takenById'],
+        order: ['takenAt', 'id'],
+      }),
     ]);
     const lines = new Map((scheduled ? toDueLines(scheduled) : []).map((line) => [line.itemId, line]));
     const { tag, name } = job.machine;
@@ -80,6 +85,10 @@ export class JobSheets {
       steps: steps.map((step) => toStepDto(step, names)),
       vessels: { panLitres: site.panLitres, extractorLitres: site.extractorLitres, roomLitres: room },
       ...{ pausedReason: job.pausedReason, defects },
+      photos: photos.map((photo) => ({
+        ...{ id: photo.id, path: `/api/jobs/${id}/photos/${photo.id}`, caption: photo.caption },
+        by: names.get(photo.takenById) ?? '',
+      })),
       lastShown: scheduled?.schedule.lastReading?.shown ?? null,
       version: job.version,
       record: toRecordDto(job, names),

@@ -1,6 +1,18 @@
-import { Body, Controller, Get, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  Post,
+  Put,
+  Query,
+  StreamableFile,
+} from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
+  AddJobPhotoDto,
   DropJobDto,
   JobDto,
   OpenJobDto,
@@ -17,6 +29,7 @@ import { Person } from '../people/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Jobs } from './jobs.js';
+import { JobPhotos } from './jobPhotos.js';
 import { JobSteps } from './jobSteps.js';
 import { Visits } from './visits.js';
 import { JobSheets } from './jobSheets.js';
@@ -31,6 +44,7 @@ export class JobsController {
     private readonly records: Records,
     private readonly steps: JobSteps,
     private readonly visits: Visits,
+    private readonly photos: JobPhotos,
   ) {}
 
   @ApiOperation({ summary: 'One job with its items and what it takes from the shelf' })
@@ -88,6 +102,23 @@ export class JobsController {
   @Put('jobs/:id/pause')
   pause(@Param('id') id: string, @Body() body: PauseJobDto): Promise<JobDto> {
     return this.jobs.pause(id, body);
+  }
+
+  @ApiOperation({ summary: 'Keep a photo with a job' })
+  @ApiCreatedResponse({ type: JobDto })
+  @Allow('crewLead', 'mechanic')
+  @Post('jobs/:id/photos')
+  addPhoto(@Param('id') id: string, @Body() body: AddJobPhotoDto, @Caller() caller: Person): Promise<JobDto> {
+    return this.photos.add(id, body, caller);
+  }
+
+  @ApiOperation({ summary: 'A photo of a job' })
+  @ForEveryRole()
+  @Header('content-type', 'image/jpeg')
+  @Header('cache-control', 'private, max-age=31536000, immutable')
+  @Get('jobs/:id/photos/:photoId')
+  async photo(@Param('id') id: string, @Param('photoId') photoId: string): Promise<StreamableFile> {
+    return new StreamableFile(await this.photos.bytes(id, photoId));
   }
 
   @ApiOperation({ summary: 'What a visit of a machine could be composed of' })

@@ -137,3 +137,20 @@ describe('the house rules', () => {
     expect(sheetSteps(job.setUp).map(({ key }) => key)).toContain('engineOil.extract');
   });
 });
+
+describe('a photo of a job', () => {
+  it('is kept with the line beneath it, also after the sign-off, and a file that is none is refused', async () => {
+    const job = await ready();
+    const add = (bytes: Buffer) =>
+      yard.ask<JobDto & Omit<ProblemDto, 'status'>>('POST', `/api/jobs/${job.id}/photos`, {
+        ...mechanic,
+        body: { jpeg: bytes.toString('base64'), caption: 'The old filter' },
+      });
+    expect((await add(Buffer.from('GIF89a'))).body.errors?.[0]?.pointer).toBe('#/jpeg');
+    await signOff(job);
+    const { body } = await add(Buffer.from([0xff, 0xd8, 0xff, 0xe0, 7]));
+    expect(body.photos).toMatchObject([{ caption: 'The old filter', by: 'mechanic' }]);
+    const shown = await yard.ask('GET', body.photos[0]?.path ?? '');
+    expect([shown.status, shown.headers['content-type']]).toEqual([200, 'image/jpeg']);
+  });
+});

@@ -22,14 +22,17 @@ interface Props {
   readonly need: FillNeed;
   readonly jug: JugSize;
   readonly onJug: (key: string) => void;
+  /** litres that stand in the first jug, where it is not full */
+  readonly level?: number | null;
   /** which pour is shown large */
   readonly stage: 'first' | 'topUp';
 }
 
 /** What to pour, in the unit of the jug in hand, with the level at which it must stand when to stop. */
-export function FillPlanner({ need, jug, onJug, stage }: Props) {
+export function FillPlanner({ need, jug, onJug, level = null, stage }: Props) {
   const plan = fillPlan(need);
-  const all = fullJugs(jug.litres, plan.prefilled + plan.firstPour + plan.topUp);
+  const begun = level === null ? [] : [{ size: jug.litres, level: Math.min(level, jug.litres) }];
+  const all = [...begun, ...fullJugs(jug.litres, plan.target)];
   const prefilled = pourFrom(all, plan.prefilled);
   const first = pourFrom(prefilled.left, plan.firstPour);
   const topUp = pourFrom(first.left, plan.topUp);

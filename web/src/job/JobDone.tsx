@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { Caution } from '../page/Caution.js';
 import { RecordTable } from '../records/RecordTable.js';
 import { limitWords } from '../schedule/dueWords.js';
+import { JobPhotos } from './JobPhotos.js';
 import { Labels } from './Labels.js';
 import { StateMark } from '../schedule/StateShape.js';
 import { useSession } from '../session/useSession.js';
@@ -58,6 +59,7 @@ export function JobDone({ job, record }: { job: JobDto; record: RecordDto }) {
         </section>
       )}
       {record.voided ? null : <Labels job={job} />}
+      <JobPhotos job={job} />
       <h2 style={{ marginBottom: 8 }}>The record</h2>
       <RecordTable records={[record]} withMachine={false} />
       <div style={{ marginTop: 16 }}>

@@ -23,7 +23,16 @@ const kit = {
 };
 const job = (over: Partial<JobDto> = {}): JobDto => ({
   ...{ id: 'j', machine: { id: 'm', tag: 'M-07', name: 'Lakeside' }, state: 'open', openedOn: '2027-05-12' },
-  ...{ openedBy: 'Marit', proposed: [], lastShown: 412.6, version: 1, record: null, steps: [], defects: [] },
+  ...{
+    openedBy: 'Marit',
+    proposed: [],
+    lastShown: 412.6,
+    version: 1,
+    record: null,
+    steps: [],
+    defects: [],
+    photos: [],
+  },
   items: ITEMS.map(({ id }) => item(id)),
   setUp: {
     ...{ machineClass: 'zeroTurn', fuel: 'gasoline', cooling: 'air', rules: DEFAULT_RULES, items: ITEMS },

@@ -20,6 +20,7 @@ import { FetchList, TimeWords } from './FetchList.js';
 import { JobDone } from './JobDone.js';
 import styles from './job.module.css';
 import { jobQueries } from './jobQueries.js';
+import { JobPhotos } from './JobPhotos.js';
 import { Outcomes } from './Outcomes.js';
 import { partsOf } from './partsOf.js';
 import { PauseJob } from './PauseJob.js';
@@ -82,6 +83,7 @@ function OpenJob({ job }: { job: JobDto }) {
         <Outcomes job={job} mayWork={mayWork} />
         {mayWork ? (
           <>
+            <JobPhotos job={job} />
             <SignOff key={job.id} job={job} sheet={sheet} />
             <div className={styles.away}>
               {job.pausedReason === null ? <PauseJob job={job} /> : null}

@@ -6,6 +6,7 @@ import { Measure } from '../check/Measure.js';
 import { Dipstick } from '../fluid/Dipstick.js';
 import { DrainWords } from '../fluid/DrainWords.js';
 import { FillPlanner } from '../fluid/FillPlanner.js';
+import { LitresField } from '../fluid/LitresField.js';
 import { jugOf } from '../fluid/jugSizes.js';
 import { useSession } from '../session/useSession.js';
 import styles from './sheet.module.css';
@@ -19,18 +20,51 @@ function numbersOf(found: Found): Record<string, number> {
   );
 }
 
+/** What was said of the jug at the first pour: the top-up goes on from there. */
+function pouredBefore(job: JobDto, { key, phase }: SheetStep): Found {
+  if (phase !== 'topUp') return {};
+  const pour = key.replace(/\.[^.]+$/, '.pour');
+  const { jug, jugLevel, retained } = job.steps.find((step) => step.key === pour)?.found ?? {};
+  return {
+    ...(jug === undefined ? {} : { jug }),
+    ...(jugLevel === undefined ? {} : { jugLevel }),
+    ...(retained === undefined ? {} : { retained }),
+  };
+}
+
+function withLitres(found: Found, name: string, litres: number | null): Found {
+  const rest = Object.fromEntries(Object.entries(found).filter(([key]) => key !== name));
+  return litres === null ? rest : { ...rest, [name]: litres };
+}
+
 function FillPart({ job, step, found, onFound }: Props) {
   const { site } = useSession();
   const { setUp } = job;
-  const need = fillNeedOf(step, setUp);
-  if (!need) return null;
-  const jug = jugOf(found['jug'], site.unitSystem);
+  const planned = fillNeedOf(step, setUp);
+  if (!planned) return null;
+  const said = { ...pouredBefore(job, step), ...found };
+  const jug = jugOf(said['jug'], site.unitSystem);
+  const numberOf = (name: string) => (typeof said[name] === 'number' ? said[name] : null);
+  const need = { ...planned, retained: numberOf('retained') ?? 0 };
   const reading = found['reading'];
   const between = found['betweenMarks'];
   return (
     <>
+      <div className={styles.amounts}>
+        <LitresField
+          label="Jug stands at"
+          litres={numberOf('jugLevel')}
+          onChange={(litres) => onFound(withLitres(found, 'jugLevel', litres))}
+        />
+        <LitresField
+          label="Old oil left in"
+          litres={numberOf('retained')}
+          onChange={(litres) => onFound(withLitres(found, 'retained', litres))}
+        />
+      </div>
       <FillPlanner
         need={need}
+        level={numberOf('jugLevel')}
         jug={jug}
         onJug={(key) => onFound({ ...found, jug: key })}
         stage={step.phase === 'topUp' ? 'topUp' : 'first'}
