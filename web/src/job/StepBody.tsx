@@ -50,6 +50,13 @@ function FillPart({ job, step, found, onFound }: Props) {
   const between = found['betweenMarks'];
   return (
     <>
+      <FillPlanner
+        need={need}
+        level={numberOf('jugLevel')}
+        jug={jug}
+        onJug={(key) => onFound({ ...found, jug: key })}
+        stage={step.phase === 'topUp' ? 'topUp' : 'first'}
+      />
       <div className={styles.amounts}>
         <LitresField
           label="Jug stands at"
@@ -62,13 +69,6 @@ function FillPart({ job, step, found, onFound }: Props) {
           onChange={(litres) => onFound(withLitres(found, 'retained', litres))}
         />
       </div>
-      <FillPlanner
-        need={need}
-        level={numberOf('jugLevel')}
-        jug={jug}
-        onJug={(key) => onFound({ ...found, jug: key })}
-        stage={step.phase === 'topUp' ? 'topUp' : 'first'}
-      />
       {step.phase === 'topUp' ? (
         <Dipstick
           target={need.target}
