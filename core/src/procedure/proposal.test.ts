@@ -36,20 +36,24 @@ describe('what is worth doing in a visit', () => {
       [HOSES.id, 'ripe'],
       [AIR.id, 'openAlready'],
     ]);
-    // Half of its interval is too much to throw away.
-    expect(propose({ ...due, [AIR.id]: ['fine', 0.5] })).toEqual([[HOSES.id, 'ripe']]);
+    // A fifth of the life of a new part is too much to throw away; of a cleaning it is not.
+    expect(propose({ ...due, [AIR.id]: ['fine', 0.8] })).toEqual([[HOSES.id, 'ripe']]);
+    expect(propose({ [AIR.id]: ['ripe', 0.97], [HOSES.id]: ['fine', 0.8] })).toEqual([
+      [AIR.id, 'ripe'],
+      [HOSES.id, 'openAlready'],
+    ]);
   });
 
   it('says what is open and what it saves', () => {
     const [, along] = proposeItems(
-      answers({ [FUEL.id]: ['overdue', 1.1], [AIR.id]: ['fine', 0.8] }),
+      answers({ [FUEL.id]: ['overdue', 1.1], [AIR.id]: ['fine', 0.9] }),
       setUp(ITEMS, TRACTOR),
     );
     expect(along).toEqual({
       itemId: AIR.id,
       reason: {
         ...{ kind: 'openAlready', access: ['hoodOff'], savedMinutes: 4 },
-        thrownAway: expect.closeTo(0.2, 9),
+        thrownAway: expect.closeTo(0.1, 9),
       },
     });
   });

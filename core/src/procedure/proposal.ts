@@ -31,8 +31,9 @@ export interface Proposal {
   readonly reason: ProposalReason;
 }
 
-/** Nobody throws away more of an interval than this, however handy it is. */
+/** Nobody throws away more of an interval than this, however handy it is; less of one whose part or fluid goes with it. */
 const MOST_THROWN_AWAY = 0.35;
+const MOST_OF_A_PART = 0.15;
 /** Every machine is made safe and run warm or cool anyway; what counts is what comes off. */
 const COSTS_NOTHING: ReadonlySet<Access> = new Set(['safe', 'warm', 'cool']);
 
@@ -53,7 +54,8 @@ function reasonOf(
   setUp: MachineSetUp,
 ): ProposalReason | null {
   const thrownAway = 1 - Math.min(1, Math.max(0, answer.deciding?.used ?? 0));
-  if (answer.state === 'resting' || thrownAway > MOST_THROWN_AWAY) return null;
+  const most = item.action === 'replace' ? MOST_OF_A_PART : MOST_THROWN_AWAY;
+  if (answer.state === 'resting' || thrownAway > most) return null;
   const access = accessOf(setUp, [item]).filter((name) => openMinutes.has(name));
   const savedMinutes = access.reduce((sum, name) => sum + (openMinutes.get(name) ?? 0), 0);
   const ownMinutes = sheetSteps({ ...setUp, items: [item] })

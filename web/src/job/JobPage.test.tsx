@@ -134,8 +134,9 @@ describe('the sheet of a job', () => {
     await show();
     expect(screen.getByText(/min alone/)).toBeDefined();
     expect(screen.getByText('1 × Oil change kit (only 0 on hand)')).toBeDefined();
+    const shown = document.body.textContent;
     for (const { text, phase } of sheetSteps(now.setUp)) {
-      if (phase !== 'signOff') expect(screen.getAllByText(text).length).toBeGreaterThan(0);
+      if (phase !== 'signOff') expect(shown).toContain(text);
     }
   });
 

@@ -21,6 +21,8 @@ interface Props {
   readonly onNext?: () => void;
 }
 
+type Acts = ReturnType<typeof useFound>;
+
 /** The names of the items that a step belongs to, where it is not for all of them. */
 function forWords({ setUp }: JobDto, { itemIds, key }: SheetStep): string {
   if (key.startsWith('visit.') || itemIds.length === setUp.items.length) return '';
@@ -30,32 +32,58 @@ function forWords({ setUp }: JobDto, { itemIds, key }: SheetStep): string {
     .join('; ');
 }
 
-/** One step: its cautions first, then what to do, what to measure, and its tick. */
-export function StepCard({ job, step, mayWork, isLarge, isNext, onNext }: Props) {
-  const { state, found, change, say, isPending, error } = useFound(job, step.key);
-  const tools = step.tools.join(', ');
+/** What a step is about, in one line: its text, its items and tools, and by whom it was done. */
+function StepLine({ job, step, acts }: { job: JobDto; step: SheetStep; acts: Acts }) {
+  const { isDone, by } = acts.state;
+  const aside = [forWords(job, step), step.tools.join(', '), step.handsOn ? `${step.handsOn} min` : ''];
   return (
-    <div className={isLarge ? styles.large : styles.row} data-done={state.isDone || undefined}>
-      <StepCautions
-        step={step}
-        isRead={state.isAcknowledged}
-        onRead={mayWork ? (isAcknowledged) => say({ isAcknowledged }) : null}
-      />
+    <>
       <p className={styles.text}>{step.text}</p>
       <p className={styles.aside}>
-        {[forWords(job, step), tools, step.handsOn ? `${step.handsOn} min` : ''].filter(Boolean).join(' · ')}
-        {state.isDone && state.by ? ` · done by ${state.by}` : ''}
+        {[...aside, isDone && by ? `done by ${by}` : ''].filter(Boolean).join(' · ')}
       </p>
-      <StepBody job={job} step={step} found={found} onFound={change} disabled={!mayWork} />
-      {step.wait && step.handsOff ? (
-        <StepTimer
-          wait={step.wait}
-          minutes={step.handsOff}
-          startedAt={state.startedAt}
-          onStart={mayWork ? () => say({ timer: 'start' }) : null}
-          onForget={mayWork ? () => say({ timer: 'forget' }) : null}
+    </>
+  );
+}
+
+function Timer({ step, acts, mayWork }: { step: SheetStep; acts: Acts; mayWork: boolean }) {
+  const { state, say } = acts;
+  if (!step.wait || !step.handsOff) return null;
+  return (
+    <StepTimer
+      wait={step.wait}
+      minutes={step.handsOff}
+      startedAt={state.startedAt}
+      onStart={mayWork ? () => say({ timer: 'start' }) : null}
+      onForget={mayWork ? () => say({ timer: 'forget' }) : null}
+    />
+  );
+}
+
+/** One step: its cautions first, then what to do, what to measure, and its tick. What is done takes one line of the whole sheet. */
+export function StepCard({ job, step, mayWork, isLarge, isNext, onNext }: Props) {
+  const acts = useFound(job, step.key);
+  const { state, found, change, say, isPending, error } = acts;
+  const isFolded = state.isDone && !isLarge;
+  const tick = (isDone: boolean) => {
+    // Hands go on: what passes by itself begins with the tick.
+    const starts = isDone && step.wait !== null && state.startedAt === null;
+    say({ isDone, ...(starts ? { timer: 'start' as const } : {}) }, isDone ? onNext : undefined);
+  };
+  return (
+    <div className={isLarge ? styles.large : styles.row} data-done={state.isDone || undefined}>
+      {isFolded ? null : (
+        <StepCautions
+          step={step}
+          isRead={state.isAcknowledged}
+          onRead={mayWork ? (isAcknowledged) => say({ isAcknowledged }) : null}
         />
-      ) : null}
+      )}
+      <StepLine job={job} step={step} acts={acts} />
+      {isFolded ? null : (
+        <StepBody job={job} step={step} found={found} onFound={change} disabled={!mayWork} />
+      )}
+      <Timer step={step} acts={acts} mayWork={mayWork} />
       {error ? <Caution title="Not kept">{<p>{sentenceOf(error)}</p>}</Caution> : null}
       {mayWork ? (
         <div className={styles.act}>
@@ -66,11 +94,7 @@ export function StepCard({ job, step, mayWork, isLarge, isNext, onNext }: Props)
             pending={isPending}
             size={isLarge ? 'large' : 'medium'}
             isNext={isNext}
-            onDone={(isDone) => {
-              // Hands go on: what passes by itself begins with the tick.
-              const starts = isDone && step.wait !== null && state.startedAt === null;
-              say({ isDone, ...(starts ? { timer: 'start' as const } : {}) }, isDone ? onNext : undefined);
-            }}
+            onDone={tick}
           />
         </div>
       ) : null}
