@@ -65,6 +65,8 @@ export async function sees(page: Page, text: string | RegExp, timeout = 10_000):
 export async function press(page: Page, name: string): Promise<void> {
   const named = ['button', 'link'].map((role) => `::-p-aria([name="${name}"][role="${role}"])`).join(', ');
   const found = await page.waitForSelector(named, { timeout: 10_000 });
+  // Clear of what is fixed to the foot of a phone.
+  await found?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
   await found?.click();
 }
 

@@ -25,8 +25,11 @@ const JUDGES: Judges = {
   tyres: (spec, { left, right }) =>
     left === undefined || right === undefined ? null : judgeTyres(left, right, spec).length === 0,
   battery: (_battery, { volts }) => (volts === undefined ? null : judgeBattery(volts).kind === 'charged'),
-  charging: (_battery, { volts }) =>
-    volts === undefined ? null : judgeCharging(volts, 'workingSpeed') === 'charging',
+  charging(_battery, { volts, idle }) {
+    if (volts === undefined) return null;
+    const isGoodAtIdle = idle === undefined || judgeCharging(idle, 'idle') === 'charging';
+    return isGoodAtIdle && judgeCharging(volts, 'workingSpeed') === 'charging';
+  },
   deck(_deck, { left, right, front, rear }) {
     if (left === undefined || right === undefined || front === undefined || rear === undefined) return null;
     const verdict = judgeDeck({ left, right, front, rear });

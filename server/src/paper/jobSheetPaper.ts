@@ -39,7 +39,7 @@ function measureWords(measurement: Measurement, units: UnitSystem): string {
     case 'battery':
       return `${measurement.label}: ${BLANK} V (12.4 V or more)`;
     case 'charging':
-      return `${measurement.label}: ${BLANK} V (13.8 to 14.7 V)`;
+      return `${measurement.label}: ${BLANK} V (13.8 to 14.7 V), at idle ${BLANK} V`;
     case 'deck':
       return `${measurement.label}: left ${BLANK} right ${BLANK} front ${BLANK} rear ${BLANK}`;
     case 'bladeTips':

@@ -46,7 +46,7 @@ function wanted(measurement: Measurement, units: UnitSystem): string | null {
     case 'battery':
       return '12.4 V or more';
     case 'charging':
-      return '13.8–14.7 V';
+      return '13.8–14.7 V, a little less at idle';
     case 'deck':
       return 'sides within 3 mm, front 3–9 mm lower';
     case 'bladeTips':

@@ -22,8 +22,9 @@ export function fieldsOf(measurement: Measurement): MeasureField[] {
     case 'tyres':
       return [field('left', 'Left', 'pressure'), field('right', 'Right', 'pressure')];
     case 'battery':
-    case 'charging':
       return [field('volts', measurement.label, 'voltage')];
+    case 'charging':
+      return [field('volts', 'Working speed', 'voltage'), field('idle', 'Idle', 'voltage')];
     case 'deck':
       return [
         field('left', 'Left', 'length'),

@@ -92,7 +92,12 @@ const WORDS: Words = {
     return faults.map((fault) => TYRE_WORDS[fault]).join(' ') || 'Right, and equal.';
   },
   battery: (_battery, { volts = 0 }) => batteryWords(volts),
-  charging: (_battery, { volts = 0 }) => CHARGING_WORDS[judgeCharging(volts, 'workingSpeed')],
+  charging(_battery, { volts = 0, idle }) {
+    const working = CHARGING_WORDS[judgeCharging(volts, 'workingSpeed')];
+    return idle === undefined
+      ? working
+      : `${working} At idle: ${CHARGING_WORDS[judgeCharging(idle, 'idle')]}`;
+  },
   deck: (_deck, values, units) => deckWords(values, units),
   bladeTips: (blade, values) =>
     isInSpec(blade, values) ? 'Straight.' : 'Bent: replace it, it shakes the spindle to pieces.',

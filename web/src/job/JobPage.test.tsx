@@ -8,6 +8,10 @@ import { SessionContext } from '../session/useSession.js';
 import { SITE } from '../testing/fixtures.js';
 import { JobPage } from './JobPage.js';
 
+/** A whole sheet is a large page; on a busy machine it takes its time. */
+const PATIENCE_MS = 20_000;
+jest.setTimeout(PATIENCE_MS);
+
 const ITEMS = [
   { id: 'oil', name: 'Engine oil and filter', action: 'replace', component: 'engine oil' },
   { id: 'air', name: 'Air filter: look at', action: 'inspect', component: 'air filter' },
@@ -118,7 +122,7 @@ async function show() {
       </NoticeProvider>
     </QueryClientProvider>,
   );
-  await screen.findByLabelText('Minutes');
+  await screen.findByLabelText('Minutes', {}, { timeout: PATIENCE_MS });
   return view;
 }
 const minutes = () => screen.getByLabelText<HTMLInputElement>('Minutes');

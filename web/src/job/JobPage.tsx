@@ -50,6 +50,15 @@ function OpenJob({ job }: { job: JobDto }) {
   const [chosen, setChosen] = useState<Mode | null>(null);
   const mode = chosen ?? (isPhone ? 'step' : 'whole');
   const sheet = useSheet(job);
+  // Once the work has begun, the step in hand comes first.
+  const isBegun = job.steps.some(({ isDone }) => isDone);
+  const before = (
+    <div style={{ margin: '10px 0' }}>
+      <TimeWords sheet={sheet} />
+      <FetchList sheet={sheet} parts={partsOf(job.needs)} rules={job.setUp.rules} />
+      <PrintLinks word="Print the sheet" path={`/jobs/${job.id}/sheet.pdf`} />
+    </div>
+  );
   return (
     <div className={styles.sheet}>
       <div>
@@ -68,16 +77,16 @@ function OpenJob({ job }: { job: JobDto }) {
               Whole sheet
             </ToggleButton>
           </ToggleButtonGroup>
-          <TimeWords sheet={sheet} />
         </div>
         {job.pausedReason === null ? null : <PauseJob job={job} />}
         {mode === 'whole' ? <BeforeYouBegin /> : null}
-        <FetchList sheet={sheet} parts={partsOf(job.needs)} rules={job.setUp.rules} />
+        {isBegun && mode === 'step' ? null : before}
         {mode === 'step' ? (
           <StepView job={job} sheet={sheet} mayWork={mayWork} />
         ) : (
           <SheetView job={job} sheet={sheet} mayWork={mayWork} />
         )}
+        {isBegun && mode === 'step' ? before : null}
       </div>
       <div className={styles.beside}>
         <Outcomes job={job} mayWork={mayWork} />
@@ -118,11 +127,6 @@ export function JobPage() {
             : undefined
         }
       />
-      {job.state === 'open' ? (
-        <p style={{ marginBottom: 10 }}>
-          <PrintLinks word="Print the sheet" path={`/jobs/${job.id}/sheet.pdf`} />
-        </p>
-      ) : null}
       {job.state === 'open' ? <OpenJob job={job} /> : null}
       {job.state === 'dropped' ? (
         <Empty title="This job was put away without a record.">

@@ -58,7 +58,7 @@ export const BATTERY: Procedure = {
     step(
       'charging',
       'functionChecks',
-      'Measure the voltage at the battery with the engine at working speed.',
+      'Measure the voltage at the battery with the engine at working speed, then at idle.',
       2,
       {
         ...{

@@ -1,0 +1,54 @@
+import { LOOKS } from '../checks/looks.js';
+import type { Look, LookKey } from '../checks/looks.js';
+import { foundGood, isInSpec } from './inSpec.js';
+import type { Measurement } from './step.js';
+
+describe('what was measured', () => {
+  it.each<[Measurement, Record<string, number>, boolean | null]>([
+    [{ kind: 'range', label: 'Belt', dimension: 'length', low: 7, high: 9 }, { value: 8 }, true],
+    [{ kind: 'range', label: 'Belt', dimension: 'length', low: 7, high: 9 }, {}, null],
+    [{ kind: 'freePlay', label: 'Pedals', low: 30, high: 40 }, { left: 34, right: 39 }, false],
+    [{ kind: 'freePlay', label: 'Pedals', low: 30, high: 40 }, { left: 34 }, null],
+    [
+      { kind: 'tyres', label: 'Rear', low: 69, high: 97, sidewallMaximum: 150 },
+      { left: 80, right: 82 },
+      true,
+    ],
+    [{ kind: 'battery', label: 'Rest' }, { volts: 12.3 }, false],
+    // 13.8 to 14.7 V at working speed, a little less at idle (common practice).
+    [{ kind: 'charging', label: 'Charging' }, { volts: 14.2 }, true],
+    [{ kind: 'charging', label: 'Charging' }, { volts: 14.2, idle: 12.4 }, false],
+    [{ kind: 'deck', label: 'Tips' }, { left: 76, right: 78, front: 74, rear: 80 }, true],
+    [{ kind: 'deck', label: 'Tips' }, { left: 76, right: 78, front: 74 }, null],
+    [{ kind: 'bladeTips', label: 'Tips' }, { first: 80, second: 86 }, false],
+    [{ kind: 'grease', label: 'Strokes', usual: 3 }, { strokes: 0 }, false],
+    [{ kind: 'bolts', label: 'Bolts' }, { loose: 0, checked: 8 }, true],
+    [{ kind: 'bolts', label: 'Bolts' }, { loose: 9, checked: 8 }, null],
+  ])('%j at %j', (measurement, values, isGood) => {
+    expect(isInSpec(measurement, values)).toBe(isGood);
+  });
+});
+
+describe('what a step found', () => {
+  const plugs = { kind: 'range', label: 'Gap', dimension: 'length', low: 0.73, high: 0.79 } as const;
+
+  it('is good where both what was measured and what was seen are', () => {
+    const step = { measurement: plugs, look: 'sparkPlug' as const };
+    expect(foundGood(step, { value: 0.76, sight: 'tan' })).toBe(true);
+    expect(foundGood(step, { value: 0.76, sight: 'worn' })).toBe(false);
+    expect(foundGood(step, { value: 0.9, sight: 'tan' })).toBe(false);
+    expect(foundGood(step, { value: 0.76 })).toBe(true);
+    expect(foundGood(step, { note: 'looked fine' })).toBeNull();
+  });
+
+  it('is one of the sights, of which each look has a good one, and says why', () => {
+    for (const [key, { question, sights }] of Object.entries<Look>(LOOKS)) {
+      expect(question).toMatch(/[.?]$/);
+      expect(sights.length).toBeGreaterThan(2);
+      for (const { key: sight, reason, answer } of sights) {
+        expect(reason).toMatch(/[.]$/);
+        expect(foundGood({ measurement: null, look: key as LookKey }, { sight })).toBe(answer === 'keep');
+      }
+    }
+  });
+});
