@@ -123,6 +123,9 @@ async function findDefect(page: Page, item: string, words: string): Promise<void
   await page.type('[role=dialog] textarea[name=note]', words);
   await page.locator('[role=dialog] ::-p-text(Keep)').click();
   await sees(page, `found defective, mend it soon: ${words}`);
+  // It fades, and catches clicks until it is gone.
+  await page.waitForSelector('[role=dialog]', { hidden: true });
+  await page.waitForSelector('.MuiDialog-root', { hidden: true });
 }
 
 const recordsOf = (page: Page, id: string) =>
