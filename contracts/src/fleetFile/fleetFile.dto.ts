@@ -104,6 +104,20 @@ export class FilePointDto {
   life!: number;
 }
 
+/** A line that was looked at and kept, or put off, and until when. */
+export class FileJudgementDto extends FilePointDto {
+  @IsIn(['kept', 'deferred'], { message: 'Say whether it was kept or deferred.' })
+  kind!: 'kept' | 'deferred';
+
+  @ValidateIf((judgement: FileJudgementDto) => judgement.untilLife !== null)
+  @IsMeterHours()
+  untilLife!: number | null;
+
+  @ValidateIf((judgement: FileJudgementDto) => judgement.untilOn !== null)
+  @IsCivilDay({ message: 'Give the day as a date that exists, such as 2027-07-01.' })
+  untilOn!: string | null;
+}
+
 export class FileOverrideDto extends OverrideFieldsDto {
   @IsString({ message: NAME })
   book!: string;
@@ -172,6 +186,13 @@ export class FileMachineDto extends MachineFactsDto {
   @Type(() => FilePointDto)
   @ArrayMaxSize(2_000, { message: 'Keep 2,000 declarations at most.' })
   declared!: FilePointDto[];
+
+  /** what was looked at and kept, or put off */
+  @IsOptional()
+  @ValidateNested({ each: true })
+  @Type(() => FileJudgementDto)
+  @ArrayMaxSize(2_000, { message: 'Keep 2,000 judgements at most.' })
+  judged?: FileJudgementDto[];
 }
 
 /** A fleet as it is exported and imported: names in place of ids, times in UTC, quantities in SI units. */

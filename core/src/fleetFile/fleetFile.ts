@@ -4,7 +4,7 @@ import type { AttachmentMeter } from '../meter/attachment.js';
 import { lifeHours } from '../meter/lifeHours.js';
 import type { MeterName, HoursGrid, Trigger } from '../schedule/trigger.js';
 import type { Action, ScheduleItem } from '../schedule/item.js';
-import type { ItemHistory, ServicePoint } from '../schedule/baseline.js';
+import type { Extension, ItemHistory, ServicePoint } from '../schedule/baseline.js';
 import { withOverrides } from '../schedule/override.js';
 import type { MachineFacts } from '../schedule/machineSchedule.js';
 import type { SiteSettings } from '../schedule/scheduleContext.js';
@@ -53,6 +53,13 @@ export interface FilePoint extends FileItemRef {
   readonly life: number;
 }
 
+/** A line that was looked at and kept, or put off, and until when. */
+export interface FileJudgement extends FilePoint {
+  readonly kind: Extension['kind'];
+  readonly untilLife: number | null;
+  readonly untilOn: string | null;
+}
+
 export interface FileOverride extends FileItemRef {
   readonly isOmitted: boolean;
   readonly triggers: readonly Trigger[] | null;
@@ -97,6 +104,7 @@ export interface FileMachine {
   readonly readings: readonly FileReading[];
   readonly done: readonly FilePoint[];
   readonly declared: readonly FilePoint[];
+  readonly judged?: readonly FileJudgement[];
 }
 
 /** The id that stands for a line of a book while a file is reckoned with. */
@@ -122,16 +130,33 @@ function itemsOf(book: Pick<FileBook, 'name' | 'items'>): ScheduleItem[] {
   }));
 }
 
-function historyOf({ done, declared }: FileMachine): Map<string, ItemHistory> {
-  const history = new Map<string, { completions: ServicePoint[]; declared: ServicePoint[] }>();
-  const add = (point: FilePoint, kind: 'completions' | 'declared') => {
+interface OpenHistory extends ItemHistory {
+  readonly completions: ServicePoint[];
+  readonly declared: ServicePoint[];
+  readonly extensions: Extension[];
+}
+
+function toServicePoint({ on, life }: FilePoint): ServicePoint {
+  return { on: civilDate(on), life: lifeHours(life) };
+}
+
+function toExtension(judgement: FileJudgement): Extension {
+  const { kind, untilLife, untilOn } = judgement;
+  const made = toServicePoint(judgement);
+  return { kind, made, untilLife, untilOn: untilOn === null ? null : civilDate(untilOn) };
+}
+
+function historyOf({ done, declared, judged = [] }: FileMachine): Map<string, ItemHistory> {
+  const history = new Map<string, OpenHistory>();
+  const of = (point: FilePoint) => {
     const id = fileItemId(point);
-    const own = history.get(id) ?? { completions: [], declared: [] };
-    own[kind].push({ on: civilDate(point.on), life: lifeHours(point.life) });
+    const own = history.get(id) ?? { completions: [], declared: [], extensions: [] };
     history.set(id, own);
+    return own;
   };
-  for (const point of done) add(point, 'completions');
-  for (const point of declared) add(point, 'declared');
+  for (const point of done) of(point).completions.push(toServicePoint(point));
+  for (const point of declared) of(point).declared.push(toServicePoint(point));
+  for (const judgement of judged) of(judgement).extensions.push(toExtension(judgement));
   return history;
 }
 

@@ -81,6 +81,7 @@ export class ExportFleet {
         readings: history.readings.get(stored.machine.id) ?? [],
         done: history.done.get(stored.machine.id) ?? [],
         declared: history.declared.get(stored.machine.id) ?? [],
+        judged: history.judged.get(stored.machine.id) ?? [],
       })),
     };
   }
@@ -89,7 +90,7 @@ export class ExportFleet {
     { machine, facts, attachments, overrides }: StoredMachine,
     lines: Lines,
     seasonNames: ReadonlyMap<string, string>,
-  ): Omit<FileMachineDto, 'books' | 'items' | 'readings' | 'done' | 'declared'> {
+  ): Omit<FileMachineDto, 'books' | 'items' | 'readings' | 'done' | 'declared' | 'judged'> {
     const { tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders } = machine;
     const { enginePower, warrantyUntil, warrantyHours, shed, walkOrder, status, statusSince } = machine;
     const { inServiceOn, inServiceHours, cameNew } = machine;
@@ -145,6 +146,18 @@ export class ExportFleet {
         (items ?? [])
           .filter(({ outcome }) => outcome === 'done')
           .flatMap(({ itemId }) => toPoint(lines, itemId, doneOn, life)),
+      ),
+      judged: byMachine(jobs, ({ items, doneOn, life }) =>
+        (items ?? []).flatMap(({ itemId, outcome, untilLife, untilOn }) =>
+          outcome === 'kept' || outcome === 'deferred'
+            ? toPoint(lines, itemId, doneOn, life).map((point) => ({
+                ...point,
+                kind: outcome,
+                untilLife,
+                untilOn,
+              }))
+            : [],
+        ),
       ),
       declared: byMachine(declarations, ({ itemId, doneOn, life }) => toPoint(lines, itemId, doneOn, life)),
     };

@@ -99,8 +99,8 @@ function machineFaults(machine: FileMachineDto, path: string, known: KnownNames)
   });
   const own = new Set((machine.items ?? []).map(({ name }) => name));
   faults.push(...lineFaults({ items: machine.items ?? [] }, path));
-  for (const part of ['overrides', 'done', 'declared'] as const) {
-    machine[part].forEach(({ book, item }, index) => {
+  for (const part of ['overrides', 'done', 'declared', 'judged'] as const) {
+    (machine[part] ?? []).forEach(({ book, item }, index) => {
       const names = book === OWN_ITEMS ? own : known.books.get(book);
       if (names?.has(item)) return;
       const none =

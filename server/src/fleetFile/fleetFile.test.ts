@@ -117,6 +117,28 @@ describe('a fleet file', () => {
     expect(schemaFaults('fleet', { ...file, machines: [again] })).toEqual([]);
   });
 
+  it('brings what was looked at and kept, until when', async () => {
+    const [first] = (await exported()).machines;
+    if (!first) throw new Error('The fleet is too small.');
+    const judged = [
+      {
+        ...{ book: 'Test book', item: 'Engine oil and filter', on: '2027-05-10', life: 60 },
+        ...{ kind: 'kept' as const, untilLife: 80, untilOn: null },
+      },
+    ];
+    const kept = { ...first, tag: 'B-3', judged };
+    const file = { ...(await exported()), machines: [kept] };
+    expect((await take(file)).status).toBe(201);
+    const again = (await exported()).machines.find(({ tag }) => tag === 'B-3');
+    expect(again).toMatchObject({ judged });
+    expect(schemaFaults('fleet', { ...file, machines: [again] })).toEqual([]);
+    // 80 h in place of the 50 that its book has: 20 left at 60.
+    const line = dueOfFleet(file as FleetFileDto, civilDate('2027-05-13')).find(
+      ({ item }) => item === 'Engine oil and filter',
+    );
+    expect(line).toMatchObject({ dueHours: 80, left: 20 });
+  });
+
   it('with bad lines has every fault named, and nothing of it is taken in', async () => {
     const file = renamed(renamed(await exported()));
     const [first, second] = file.machines;

@@ -1,11 +1,18 @@
 import { Injectable } from '@nestjs/common';
-import type { FileMachineDto, FleetFileDto, ImportFleetDto, ImportResultDto } from '@yugator/contracts';
+import type {
+  FileMachineDto,
+  FleetFileDto,
+  ImportFleetDto,
+  ImportResultDto,
+  Outcome,
+} from '@yugator/contracts';
 import { OWN_ITEMS } from '@yugator/core';
 import type { MeterName, Trigger } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../books/book.model.js';
 import { lineFaults } from '../books/lineFaults.js';
 import { writeLines, writeNewBook } from '../books/writeBook.js';
+import { grouped } from '../database/grouped.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Job, JobItem } from '../job/job.model.js';
 import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
@@ -118,8 +125,19 @@ export class ImportFleet {
   }
 
   private async writeMachine(machine: FileMachineDto, ids: Ids, caller: Person, now: Date): Promise<void> {
-    const { books, items, seasons, attachments, overrides, segments, readings, done, declared, ...columns } =
-      machine;
+    const {
+      books,
+      items,
+      seasons,
+      attachments,
+      overrides,
+      segments,
+      readings,
+      done,
+      declared,
+      judged,
+      ...columns
+    } = machine;
     const id = uuid();
     await Machine.create({ ...columns, id, serial: columns.serial ?? '', version: 1, factsRevision: 1 });
     await writeLines({ machineId: id }, items ?? []);
@@ -163,28 +181,35 @@ export class ImportFleet {
         ...{ note: 'From a file', declaredAt: now, declaredById: caller.id },
       })),
     );
-    await this.writeDone(
+    await this.writeVisits(
       id,
-      done.map((point) => ({ ...point, itemId: idOf(point) })),
+      [
+        ...done.map((point) => ({
+          ...point,
+          itemId: idOf(point),
+          outcome: 'done' as const,
+          untilLife: null,
+          untilOn: null,
+        })),
+        ...(judged ?? []).map(({ kind, ...point }) => ({ ...point, itemId: idOf(point), outcome: kind })),
+      ],
       caller,
       now,
     );
   }
 
-  /** Services of the same day and hours were one visit. */
-  private async writeDone(
+  /** What was done or judged on the same day at the same hours was one visit. */
+  private async writeVisits(
     machineId: string,
-    done: readonly { itemId: string; on: string; life: number }[],
+    outcomes: readonly FileOutcome[],
     caller: Person,
     now: Date,
   ): Promise<void> {
-    const visits = new Map<string, { id: string; on: string; life: number; itemIds: Set<string> }>();
-    for (const { itemId, on, life } of done) {
-      const visit = visits.get(`${on} ${life}`) ?? { id: uuid(), on, life, itemIds: new Set() };
-      visit.itemIds.add(itemId);
-      visits.set(`${on} ${life}`, visit);
-    }
-    const jobs = [...visits.values()];
+    const visits = grouped(outcomes, ({ on, life }) => `${on} ${life}`);
+    const jobs = [...visits.values()].flatMap((own) => {
+      const [first] = own;
+      return first ? [{ id: uuid(), on: first.on, life: first.life, own }] : [];
+    });
     await Job.bulkCreate(
       jobs.map(({ id, on, life }) => ({
         ...{ id, machineId, state: 'signedOff', version: 1, note: 'From a file', minutes: 0 },
@@ -193,11 +218,29 @@ export class ImportFleet {
       })),
     );
     await JobItem.bulkCreate(
-      jobs.flatMap(({ id, itemIds }) =>
-        [...itemIds].map((itemId) => ({ jobId: id, itemId, outcome: 'done', version: 1 })),
+      jobs.flatMap(({ id, own }) =>
+        [...new Map(own.map((outcome) => [outcome.itemId, outcome])).values()].map(
+          ({ itemId, outcome, untilLife, untilOn }) => ({
+            jobId: id,
+            itemId,
+            outcome,
+            untilLife,
+            untilOn,
+            version: 1,
+          }),
+        ),
       ),
     );
   }
+}
+
+interface FileOutcome {
+  readonly itemId: string;
+  readonly on: string;
+  readonly life: number;
+  readonly outcome: Outcome;
+  readonly untilLife: number | null;
+  readonly untilOn: string | null;
 }
 
 /** Writes a meter with its readings; one without segments shows its life hours from the day of entry on. */
