@@ -1,4 +1,4 @@
-import type { MachineSetUp, ProposalReason } from '@yugator/core';
+import type { MachineSetUp } from '@yugator/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -22,6 +22,9 @@ import { MachineRefDto, VoidedDto } from '../machine/machine.dto.js';
 import { IsJpeg } from '../jpeg.js';
 import { IsMeterHours } from '../meterHours.js';
 import { DueLineDto } from '../schedule/due.dto.js';
+import { DefectDto, SEVERITIES } from '../defect/defect.dto.js';
+import type { Severity } from '../defect/defect.dto.js';
+import { ItemNeedDto } from './visit.dto.js';
 import { IsFound } from './found.js';
 import type { Found } from './found.js';
 import { Trimmed } from '../trimmed.js';
@@ -42,10 +45,6 @@ export class OpenJobDto {
 /** What became of an item in a job. */
 export const OUTCOMES = ['done', 'kept', 'deferred', 'defect'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
-
-/** How bad a defect is: to be watched, mended soon, or the machine is not to be used. */
-export const SEVERITIES = ['watch', 'soon', 'stop'] as const;
-export type Severity = (typeof SEVERITIES)[number];
 
 export class OutcomeDto {
   /** null takes the outcome back */
@@ -212,58 +211,6 @@ export class AddJobPhotoDto {
   @Trimmed()
   @MaxLength(200, { message: 'Keep the line beneath within 200 letters.' })
   caption!: string;
-}
-
-/** Something that is wrong with a machine. */
-export class DefectDto {
-  id!: string;
-  machine!: MachineRefDto;
-  /** civil date */
-  foundOn!: string;
-  reportedBy!: string;
-  words!: string;
-  severity!: Severity;
-  itemName!: string | null;
-  /** the job that mended it; null while it is open */
-  closedByJobId!: string | null;
-}
-
-/** Says that something is wrong with a machine. */
-export class ReportDefectDto {
-  @Trimmed()
-  @Length(3, 300, { message: 'Say in 3 to 300 letters what is wrong.' })
-  words!: string;
-
-  @IsIn(SEVERITIES, { message: 'Say how bad it is: watch it, mend it soon, or not to be used.' })
-  severity!: Severity;
-}
-
-/** An item that is worth doing in a visit, and why. */
-export class ProposalDto {
-  itemId!: string;
-  reason!: ProposalReason;
-}
-
-/** What an item takes from the shelf. */
-export class ItemNeedDto {
-  itemId!: string;
-  articleId!: string;
-  name!: string;
-  unit!: 'piece' | 'litre';
-  quantity!: number;
-  onHand!: number;
-}
-
-/** What a visit of a machine could be composed of. */
-export class VisitDto {
-  machine!: MachineRefDto;
-  /** with every item that the machine has */
-  setUp!: MachineSetUp;
-  lines!: DueLineDto[];
-  proposals!: ProposalDto[];
-  needs!: ItemNeedDto[];
-  defects!: DefectDto[];
-  openJobId!: string | null;
 }
 
 export class JobItemDto {

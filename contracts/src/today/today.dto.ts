@@ -1,5 +1,5 @@
 import type { DueState, MeterName } from '@yugator/core';
-import { DefectDto } from '../job/job.dto.js';
+import { DefectDto } from '../defect/defect.dto.js';
 import { MachineRefDto } from '../machine/machine.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 

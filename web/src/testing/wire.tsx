@@ -1,0 +1,63 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { Role } from '@yugator/contracts';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { NoticeProvider } from '../page/Notice.js';
+import { SessionContext } from '../session/useSession.js';
+import { SITE } from './fixtures.js';
+
+interface Sent {
+  readonly method: string;
+  readonly path: string;
+  readonly body: unknown;
+}
+
+interface Wire {
+  /** writes that went out, in order */
+  readonly sent: Sent[];
+  /** what the server refuses writes with from now on; null lets them pass */
+  refuse(problem: object | null): void;
+}
+
+/** A server of a few answers by path: reads get them, writes are noted and answered with what `onWrite` gives. */
+export function wire(
+  answers: Readonly<Record<string, unknown>>,
+  onWrite: (sent: Sent) => unknown = () => null,
+): Wire {
+  const sent: Sent[] = [];
+  let refusal: object | null = null;
+  globalThis.fetch = ((url: string, init: { method: string; body?: string }) => {
+    const isRead = init.method === 'GET';
+    const one: Sent = { method: init.method, path: url, body: JSON.parse(init.body ?? 'null') };
+    if (!isRead) sent.push(one);
+    const refused = !isRead && refusal !== null;
+    return Promise.resolve({
+      ...{ ok: !refused, status: refused ? 422 : 200 },
+      headers: new Map([['content-type', refused ? 'application/problem+json' : 'application/json']]),
+      json: () => Promise.resolve(isRead ? answers[url] : refused ? refusal : onWrite(one)),
+    });
+  }) as unknown as typeof fetch;
+  return {
+    sent,
+    refuse(problem) {
+      refusal = problem;
+    },
+  };
+}
+
+/** Shows a part of the product to somebody with a role. */
+export function showTo(role: Role, content: ReactNode) {
+  const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
+  return render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <NoticeProvider>
+        <MemoryRouter>
+          <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+            {content}
+          </SessionContext.Provider>
+        </MemoryRouter>
+      </NoticeProvider>
+    </QueryClientProvider>,
+  );
+}
