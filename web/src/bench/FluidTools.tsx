@@ -144,6 +144,7 @@ export function ViscosityTool() {
           select
           fullWidth={false}
           label="Machine"
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
           value={fleet.data?.some(({ id }) => id === machineId) ? machineId : ''}
           onChange={(event) => choose(event.target.value)}
           sx={{ minWidth: 240 }}

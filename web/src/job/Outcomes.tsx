@@ -29,7 +29,7 @@ function useDecide(job: JobDto, item: JobItemDto, onDone?: () => void) {
 }
 
 const WAYS: Record<Exclude<Outcome, 'done'>, string> = {
-  kept: 'Looked at and kept: it is looked at again later',
+  kept: 'Looked at and kept',
   deferred: 'Put off',
   defect: 'Found defective',
 };
