@@ -63,3 +63,4 @@ export * from './procedure/proposal.js';
 export * from './procedure/fillNeed.js';
 export * from './procedure/inSpec.js';
 export * from './schedule/evidence.js';
+export * from './procedure/stepFacts.js';

@@ -1,19 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import type { JobDto, UpdateStepDto } from '@yugator/contracts';
-import { sheetSteps } from '@yugator/core';
+import { canMaim, sheetSteps } from '@yugator/core';
 import type { SheetStep } from '@yugator/core';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Person } from '../people/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
-import { CAUTIONS } from '@yugator/core';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { JobItem, JobStep } from './job.model.js';
 import { JobSheets } from './jobSheets.js';
 import { OpenJobs } from './openJobs.js';
-
-function mustBeRead(step: SheetStep): boolean {
-  return step.cautions.some((caution) => CAUTIONS[caution].maims);
-}
 
 /** The progress of a job, step by step; two people may work on different steps of it at once. */
 @Injectable()
@@ -35,7 +30,7 @@ export class JobSteps {
       if (!step) throw notFound('step on this sheet');
       const known = await JobStep.findOne({ where: { jobId: id, stepKey: key }, lock: true });
       if ((known?.version ?? 0) !== fields.version) throw stale('step', before);
-      if (fields.isDone && mustBeRead(step) && !fields.isAcknowledged) {
+      if (fields.isDone && canMaim(step) && !fields.isAcknowledged) {
         const detail = 'This step can maim. Read its cautions and say so, then it can be ticked off.';
         throw fieldProblem(fault('/isAcknowledged', 'notRead', detail));
       }

@@ -1,6 +1,6 @@
 import type { JobDto, ServiceLabelDto } from '@yugator/contracts';
 import type { MachineSetUp } from '@yugator/core';
-import { proceduresFor } from '@yugator/core';
+import { getsLabel } from '@yugator/core';
 
 function gradesOf({ spec }: MachineSetUp): string {
   const grades = spec.fluids.find(({ fluid }) => /engine oil/i.test(fluid))?.grades ?? [];
@@ -25,10 +25,7 @@ export function serviceLabels(job: JobDto): ServiceLabelDto[] {
   const { record, setUp, machine } = job;
   if (!record || record.voided) return [];
   const done = new Set(job.items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId));
-  const oil = setUp.items.filter(
-    (item) =>
-      done.has(item.id) && proceduresFor(item).some(({ key }) => key === 'engineOil' || key === 'oilFilter'),
-  );
+  const oil = setUp.items.filter((item) => done.has(item.id) && getsLabel(item));
   if (oil.length === 0) return [];
   const next = nextOf(job, new Set(oil.map(({ id }) => id)));
   return ['Oil filter', 'Engine oil'].map((what) => ({

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { JobDto, PrintedLabelDto } from '@yugator/contracts';
-import { proceduresFor } from '@yugator/core';
+import { getsLabel } from '@yugator/core';
 import { useState } from 'react';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
@@ -16,10 +16,7 @@ import { jobQueries } from './jobQueries.js';
 /** Whether the oil or its filter was changed: those get a label. */
 function hasLabels({ items, setUp }: JobDto): boolean {
   const done = new Set(items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId));
-  return setUp.items.some(
-    (item) =>
-      done.has(item.id) && proceduresFor(item).some(({ key }) => key === 'engineOil' || key === 'oilFilter'),
-  );
+  return setUp.items.some((item) => done.has(item.id) && getsLabel(item));
 }
 
 function Printed({ labels }: { labels: readonly PrintedLabelDto[] }) {

@@ -16,6 +16,7 @@ import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
+import { usedOilLitres } from '@yugator/core';
 import type { Sheet } from '@yugator/core';
 import { MendedDefects } from './MendedDefects.js';
 import { peopleQueries } from '../setup/peopleQueries.js';
@@ -60,14 +61,6 @@ interface Props {
   readonly sheet: Sheet;
 }
 
-/** Litres of oil that the sheet drains; coolant goes elsewhere. */
-function usedOilOf({ fetch }: Sheet): number {
-  const litres = fetch.drained
-    .filter(({ fluid }) => !/coolant/i.test(fluid))
-    .reduce((sum, each) => sum + each.litres, 0);
-  return Math.round(litres * 100) / 100;
-}
-
 function SignOffForm({ job, people, sheet }: Props & { people: readonly PersonDto[] }) {
   const { today, person } = useSession();
   const client = useQueryClient();
@@ -77,7 +70,7 @@ function SignOffForm({ job, people, sheet }: Props & { people: readonly PersonDt
     shown: job.lastShown ?? 0,
     doneById: person.id,
     ...proposalOf(job),
-    usedOilLitres: usedOilOf(sheet),
+    usedOilLitres: usedOilLitres(sheet.fetch),
     mendedDefectIds: [],
     note: '',
     version: job.version,
@@ -130,7 +123,7 @@ function SignOffForm({ job, people, sheet }: Props & { people: readonly PersonDt
         <Field form={form} name="minutes" label="Minutes" figure />
       </div>
       <Draws form={form} proposed={job.proposed} />
-      {usedOilOf(sheet) > 0 ? (
+      {usedOilLitres(sheet.fetch) > 0 ? (
         <Field form={form} name="usedOilLitres" label="Used oil into the container, litres" figure />
       ) : null}
       <MendedDefects form={form} job={job} />

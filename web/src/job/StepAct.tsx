@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
+import { canMaim } from '@yugator/core';
 import type { SheetStep } from '@yugator/core';
-import { canMaim } from './StepCautions.js';
 
 interface Props {
   readonly step: SheetStep;

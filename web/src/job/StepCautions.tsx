@@ -1,13 +1,8 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { CAUTIONS } from '@yugator/core';
+import { canMaim, CAUTIONS } from '@yugator/core';
 import type { Caution, SheetStep } from '@yugator/core';
 import page from '../page/page.module.css';
-
-/** Whether a step can maim: its cautions are acknowledged before it is ticked off. */
-export function canMaim({ cautions }: SheetStep): boolean {
-  return cautions.some((key) => CAUTIONS[key].maims);
-}
 
 interface Props {
   readonly step: SheetStep;
