@@ -66,6 +66,11 @@ export class FluidSpecDto {
   @Amount('Give the capacity as a volume, such as 1.7 L or 1.8 qt.', 500)
   litresWithoutFilter!: number | null;
 
+  /** litres from the low to the full mark of its dipstick; null where it has none or the book does not say */
+  @IsOptional()
+  @Amount('Give what fits between the marks as a volume, such as 0.5 L or 1 pt.', 50, 0.01)
+  betweenMarks?: number | null;
+
   @ValidateNested({ each: true })
   @Type(() => GradeDto)
   @ArrayMaxSize(10, { message: 'Keep 10 grades at most.' })
@@ -120,6 +125,48 @@ export class PlaySpecDto {
 
   @Amount('Give the range in mm or inches, such as 7-9 mm.', 500)
   high!: number;
+
+  /** mm, most between left and right of a pair; null where it is no pair or the book does not say */
+  @IsOptional()
+  @Amount('Give the most between left and right, such as 3 mm.', 500)
+  equalWithin?: number | null;
+}
+
+/** How a cutting deck is to hang. */
+export class DeckSpecDto {
+  @Name('deck')
+  name!: string;
+
+  /** mm, most between left and right */
+  @Amount('Give the most between left and right, such as 3 mm or 1/8 in.', 100)
+  sidewaysWithin!: number;
+
+  /** mm that the front stands lower than the rear, least and most */
+  @Amount('Give how much lower the front is, such as 3-9 mm.', 100)
+  low!: number;
+
+  @Amount('Give how much lower the front is, such as 3-9 mm.', 100)
+  high!: number;
+
+  /** mm, most between the two tips of a blade; null where the book does not say */
+  @IsOptional()
+  @Amount('Give the most between the tips of a blade, such as 3 mm.', 100)
+  tipsWithin!: number | null;
+}
+
+/** What the alternator gives. */
+export class ChargingSpecDto {
+  /** V at working speed */
+  @Amount('Give the charging voltage, such as 13.8-14.7 V.', 100)
+  low!: number;
+
+  @Amount('Give the charging voltage, such as 13.8-14.7 V.', 100)
+  high!: number;
+
+  /** V, least at idle; null where the book does not say */
+  @IsOptional()
+  @Amount('Give the least voltage at idle, such as 13.2 V.', 100)
+  idleLow!: number | null;
 }
 
 export class GreaseFittingDto {
@@ -184,6 +231,16 @@ export class SpecCardDto {
   plays!: PlaySpecDto[];
 
   @ValidateNested({ each: true })
+  @Type(() => DeckSpecDto)
+  @ArrayMaxSize(1, { message: 'Keep one deck on the card.' })
+  decks: DeckSpecDto[] = [];
+
+  @ValidateNested({ each: true })
+  @Type(() => ChargingSpecDto)
+  @ArrayMaxSize(1, { message: 'Keep one line of charging voltage.' })
+  charging: ChargingSpecDto[] = [];
+
+  @ValidateNested({ each: true })
   @Type(() => GreaseFittingDto)
   @ArrayMaxSize(60, ROWS)
   fittings!: GreaseFittingDto[];
@@ -207,7 +264,10 @@ export class SpecCardDto {
 
 /** A card on which nothing stands yet. */
 export function emptySpecCard(): SpecCardDto {
-  return { fluids: [], torques: [], plugs: [], tyres: [], plays: [], fittings: [], filters: [], tools: [] };
+  return {
+    ...{ fluids: [], torques: [], plugs: [], tyres: [], plays: [], decks: [] },
+    ...{ charging: [], fittings: [], filters: [], tools: [] },
+  };
 }
 
 export class UpdateSpecDto {

@@ -40,10 +40,16 @@ export function judgeBattery(restVolts: number): BatteryVerdict {
   return { kind: restVolts < RECHARGE_BELOW_VOLTS ? 'recharge' : 'charged', percent, mayFreeze };
 }
 
-/** Charging voltage at working speed, V (common practice). */
-export const CHARGING_VOLTS = { low: 13.8, high: 14.7 } as const;
-/** At idle it may be a little less. */
-const IDLE_LOWER_BY = 0.8;
+/** What an alternator gives, V. */
+export interface ChargingVolts {
+  readonly low: number;
+  readonly high: number;
+  /** least at idle, where it may be a little less */
+  readonly idleLow: number;
+}
+
+/** 13.8 to 14.7 V at working speed, where the machine's card says nothing (common practice). */
+export const USUAL_CHARGING: ChargingVolts = { low: 13.8, high: 14.7, idleLow: 13 };
 
 export type ChargingVerdict =
   | 'charging'
@@ -53,8 +59,11 @@ export type ChargingVerdict =
   | 'high';
 
 /** Judges the voltage at the battery with the engine running. */
-export function judgeCharging(volts: number, at: 'workingSpeed' | 'idle'): ChargingVerdict {
-  const low = CHARGING_VOLTS.low - (at === 'idle' ? IDLE_LOWER_BY : 0);
-  if (volts < low) return 'low';
-  return volts > CHARGING_VOLTS.high ? 'high' : 'charging';
+export function judgeCharging(
+  volts: number,
+  at: 'workingSpeed' | 'idle',
+  { low, high, idleLow }: ChargingVolts,
+): ChargingVerdict {
+  if (volts < (at === 'idle' ? idleLow : low)) return 'low';
+  return volts > high ? 'high' : 'charging';
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { chargeOf, judgeBattery, judgeCharging } from './battery.js';
+import { chargeOf, judgeBattery, judgeCharging, USUAL_CHARGING } from './battery.js';
 import { judgeBolts } from './bolts.js';
-import { isBladeStraight, judgeDeck } from './deckLevel.js';
+import { isBladeStraight, judgeDeck, USUAL_DECK, USUAL_TIPS_WITHIN } from './deckLevel.js';
 import { judgeFreePlay } from './freePlay.js';
 import { cartridgesFor, judgeStrokes } from './grease.js';
 import { judgeRange } from './range.js';
@@ -49,10 +49,17 @@ describe('a battery', () => {
   });
 
   it('is charged by 13.8 to 14.7 V at working speed, a little less at idle (common practice)', () => {
-    expect(judgeCharging(14.2, 'workingSpeed')).toBe('charging');
-    expect(judgeCharging(13.4, 'workingSpeed')).toBe('low');
-    expect(judgeCharging(13.4, 'idle')).toBe('charging');
-    expect(judgeCharging(15.1, 'idle')).toBe('high');
+    const at = (volts: number, speed: 'workingSpeed' | 'idle') => judgeCharging(volts, speed, USUAL_CHARGING);
+    expect(at(14.2, 'workingSpeed')).toBe('charging');
+    expect(at(13.4, 'workingSpeed')).toBe('low');
+    expect(at(13.4, 'idle')).toBe('charging');
+    expect(at(15.1, 'idle')).toBe('high');
+  });
+
+  it('is charged by what the card of the machine says, where it says so', () => {
+    const card = { low: 14, high: 15.2, idleLow: 13.6 };
+    expect(judgeCharging(15.1, 'workingSpeed', card)).toBe('charging');
+    expect(judgeCharging(13.4, 'idle', card)).toBe('low');
   });
 });
 
@@ -72,21 +79,26 @@ describe('tyres', () => {
 
 describe('other checks', () => {
   it('free play is in its range on both sides, and equal (30-40 mm)', () => {
-    const range = { low: 30, high: 40 };
+    const range = { low: 30, high: 40, equalWithin: 3 };
     expect(judgeFreePlay(34, 36, range)).toMatchObject({ isGood: true, difference: 2 });
     expect(judgeFreePlay(31, 39, range)).toMatchObject({ isGood: false, isUneven: true });
     expect(judgeFreePlay(44, 42, range)).toMatchObject({ isGood: false, left: { kind: 'above', by: 4 } });
+    expect(judgeFreePlay(31, 39, { ...range, equalWithin: 8 })).toMatchObject({
+      isGood: true,
+      difference: 8,
+    });
   });
 
-  it('a deck is level sideways within 3 mm and 3 to 9 mm lower in front', () => {
-    expect(judgeDeck({ left: 76, right: 78, front: 74, rear: 80 })).toEqual({
+  it('a deck is level sideways within 3 mm and 3 to 9 mm lower in front (common practice)', () => {
+    expect(judgeDeck({ left: 76, right: 78, front: 74, rear: 80 }, USUAL_DECK)).toEqual({
       ...{ sideways: 2, rake: 6, isLevelSideways: true, isRaked: true },
     });
-    expect(judgeDeck({ left: 76, right: 80, front: 80, rear: 78 })).toMatchObject({
+    expect(judgeDeck({ left: 76, right: 80, front: 80, rear: 78 }, USUAL_DECK)).toMatchObject({
       ...{ rake: -2, isLevelSideways: false, isRaked: false },
     });
-    expect(isBladeStraight(80, 83)).toBe(true);
-    expect(isBladeStraight(80, 84)).toBe(false);
+    // Tips within an eighth of an inch (common practice), 3.175 mm.
+    expect(isBladeStraight(80, 83.175, USUAL_TIPS_WITHIN)).toBe(true);
+    expect(isBladeStraight(80, 84, USUAL_TIPS_WITHIN)).toBe(false);
   });
 
   it('a fitting that takes none is blocked, one that takes twice was dry or leaks', () => {

@@ -1,3 +1,5 @@
+import { judgeRange } from './range.js';
+
 /** Heights of the blade tips above level ground, mm. */
 export interface DeckHeights {
   readonly left: number;
@@ -15,24 +17,34 @@ export interface DeckVerdict {
   readonly isRaked: boolean;
 }
 
-/** Side to side within 3 mm, front 3 to 9 mm lower (common practice; the book's figure wins). */
-export const SIDEWAYS_WITHIN_MM = 3;
-export const RAKE_MM = { low: 3, high: 9 } as const;
+const NOTHING = 1e-9;
+
+/** How a deck is to hang, mm. */
+export interface DeckLimits {
+  /** most between left and right */
+  readonly sidewaysWithin: number;
+  /** least and most that the front stands lower than the rear */
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Side to side within 3 mm, front 3 to 9 mm lower: where the machine's card says nothing (common practice). */
+export const USUAL_DECK: DeckLimits = { sidewaysWithin: 3, low: 3, high: 9 };
 
 /** Judges how a cutting deck hangs. */
-export function judgeDeck({ left, right, front, rear }: DeckHeights): DeckVerdict {
+export function judgeDeck({ left, right, front, rear }: DeckHeights, limits: DeckLimits): DeckVerdict {
   const sideways = Math.abs(left - right);
   const rake = rear - front;
   return {
-    ...{ sideways, rake, isLevelSideways: sideways <= SIDEWAYS_WITHIN_MM },
-    isRaked: rake >= RAKE_MM.low && rake <= RAKE_MM.high,
+    ...{ sideways, rake, isLevelSideways: sideways <= limits.sidewaysWithin + NOTHING },
+    isRaked: judgeRange(rake, limits).kind === 'within',
   };
 }
 
-/** A blade whose tips differ by more is bent (common practice: an eighth of an inch). */
-export const TIP_DIFFERENCE_MM = 3.2;
+/** A blade whose tips differ by more is bent, where the machine's card says nothing (common practice: an eighth of an inch). */
+export const USUAL_TIPS_WITHIN = 3.175;
 
-/** Whether a blade is straight: its two tips at the same place, mm. */
-export function isBladeStraight(firstTip: number, secondTip: number): boolean {
-  return Math.abs(firstTip - secondTip) <= TIP_DIFFERENCE_MM;
+/** Whether a blade is straight: its two tips measured at the same place, mm. */
+export function isBladeStraight(firstTip: number, secondTip: number, within: number): boolean {
+  return Math.abs(firstTip - secondTip) <= within + NOTHING;
 }

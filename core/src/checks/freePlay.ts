@@ -11,14 +11,20 @@ export interface FreePlayVerdict {
   readonly isGood: boolean;
 }
 
-/** Pedals are taken as equal within this (common practice; the book's figure wins). */
-const EQUAL_WITHIN_MM = 3;
+/** The free play of a pair of pedals, mm. */
+export interface FreePlayRange extends Tolerance {
+  /** most between left and right */
+  readonly equalWithin: number;
+}
+
+/** Pedals are taken as equal within this, where the machine's card says nothing (common practice). */
+export const USUAL_EQUAL_WITHIN = 3;
 
 /** Judges the free play of a pair of pedals, mm. */
-export function judgeFreePlay(left: number, right: number, range: Tolerance): FreePlayVerdict {
+export function judgeFreePlay(left: number, right: number, range: FreePlayRange): FreePlayVerdict {
   const sides = { left: judgeRange(left, range), right: judgeRange(right, range) };
   const difference = Math.abs(left - right);
-  const isUneven = difference > EQUAL_WITHIN_MM;
+  const isUneven = difference > range.equalWithin + 1e-9;
   const isGood = !isUneven && sides.left.kind === 'within' && sides.right.kind === 'within';
   return { ...sides, difference, isUneven, isGood };
 }

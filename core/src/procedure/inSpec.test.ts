@@ -1,14 +1,25 @@
+import { USUAL_CHARGING } from '../checks/battery.js';
+import { USUAL_DECK, USUAL_TIPS_WITHIN } from '../checks/deckLevel.js';
 import { LOOKS } from '../checks/looks.js';
 import type { Look, LookKey } from '../checks/looks.js';
 import { foundGood, isInSpec } from './inSpec.js';
 import type { Measurement } from './step.js';
 
+const isUsual = true;
+const PEDALS: Measurement = {
+  ...{ kind: 'freePlay', label: 'Pedals', low: 30, high: 40, equalWithin: 3, isUsual },
+};
+const CHARGING: Measurement = { kind: 'charging', label: 'Charging', ...USUAL_CHARGING, isUsual };
+const DECK: Measurement = { kind: 'deck', label: 'Tips', ...USUAL_DECK, isUsual };
+const TIPS: Measurement = { kind: 'bladeTips', label: 'Tips', within: USUAL_TIPS_WITHIN, isUsual };
+
 describe('what was measured', () => {
   it.each<[Measurement, Record<string, number>, boolean | null]>([
     [{ kind: 'range', label: 'Belt', dimension: 'length', low: 7, high: 9 }, { value: 8 }, true],
     [{ kind: 'range', label: 'Belt', dimension: 'length', low: 7, high: 9 }, {}, null],
-    [{ kind: 'freePlay', label: 'Pedals', low: 30, high: 40 }, { left: 34, right: 39 }, false],
-    [{ kind: 'freePlay', label: 'Pedals', low: 30, high: 40 }, { left: 34 }, null],
+    [PEDALS, { left: 34, right: 39 }, false],
+    [{ ...PEDALS, equalWithin: 5 }, { left: 34, right: 39 }, true],
+    [PEDALS, { left: 34 }, null],
     [
       { kind: 'tyres', label: 'Rear', low: 69, high: 97, sidewallMaximum: 150 },
       { left: 80, right: 82 },
@@ -16,11 +27,13 @@ describe('what was measured', () => {
     ],
     [{ kind: 'battery', label: 'Rest' }, { volts: 12.3 }, false],
     // 13.8 to 14.7 V at working speed, a little less at idle (common practice).
-    [{ kind: 'charging', label: 'Charging' }, { volts: 14.2 }, true],
-    [{ kind: 'charging', label: 'Charging' }, { volts: 14.2, idle: 12.4 }, false],
-    [{ kind: 'deck', label: 'Tips' }, { left: 76, right: 78, front: 74, rear: 80 }, true],
-    [{ kind: 'deck', label: 'Tips' }, { left: 76, right: 78, front: 74 }, null],
-    [{ kind: 'bladeTips', label: 'Tips' }, { first: 80, second: 86 }, false],
+    [CHARGING, { volts: 14.2 }, true],
+    [CHARGING, { volts: 14.2, idle: 12.4 }, false],
+    [DECK, { left: 76, right: 78, front: 74, rear: 80 }, true],
+    [{ ...DECK, high: 5 }, { left: 76, right: 78, front: 74, rear: 80 }, false],
+    [DECK, { left: 76, right: 78, front: 74 }, null],
+    [TIPS, { first: 80, second: 86 }, false],
+    [{ ...TIPS, within: 6 }, { first: 80, second: 86 }, true],
     [{ kind: 'grease', label: 'Strokes', usual: 3 }, { strokes: 0 }, false],
     [{ kind: 'bolts', label: 'Bolts' }, { loose: 0, checked: 8 }, true],
     [{ kind: 'bolts', label: 'Bolts' }, { loose: 9, checked: 8 }, null],

@@ -25,18 +25,18 @@ const JUDGES: Judges = {
   tyres: (spec, { left, right }) =>
     left === undefined || right === undefined ? null : judgeTyres(left, right, spec).length === 0,
   battery: (_battery, { volts }) => (volts === undefined ? null : judgeBattery(volts).kind === 'charged'),
-  charging(_battery, { volts, idle }) {
+  charging(wanted, { volts, idle }) {
     if (volts === undefined) return null;
-    const isGoodAtIdle = idle === undefined || judgeCharging(idle, 'idle') === 'charging';
-    return isGoodAtIdle && judgeCharging(volts, 'workingSpeed') === 'charging';
+    const isGoodAtIdle = idle === undefined || judgeCharging(idle, 'idle', wanted) === 'charging';
+    return isGoodAtIdle && judgeCharging(volts, 'workingSpeed', wanted) === 'charging';
   },
-  deck(_deck, { left, right, front, rear }) {
+  deck(limits, { left, right, front, rear }) {
     if (left === undefined || right === undefined || front === undefined || rear === undefined) return null;
-    const verdict = judgeDeck({ left, right, front, rear });
+    const verdict = judgeDeck({ left, right, front, rear }, limits);
     return verdict.isLevelSideways && verdict.isRaked;
   },
-  bladeTips: (_blade, { first, second }) =>
-    first === undefined || second === undefined ? null : isBladeStraight(first, second),
+  bladeTips: ({ within }, { first, second }) =>
+    first === undefined || second === undefined ? null : isBladeStraight(first, second, within),
   grease: ({ usual }, { strokes }) =>
     strokes === undefined ? null : judgeStrokes(strokes, usual) === 'usual',
   bolts: (_bolts, { loose, checked }) =>

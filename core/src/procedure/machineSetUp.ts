@@ -1,3 +1,4 @@
+import type { DeckLimits } from '../checks/deckLevel.js';
 import type { HouseRules } from '../rules/houseRules.js';
 import type { Action } from '../schedule/item.js';
 import type { Dimension } from '../units/units.js';
@@ -28,6 +29,7 @@ export interface MachineSpec {
     readonly fluid: string;
     readonly litresWithFilter: number;
     readonly litresWithoutFilter: number | null;
+    readonly betweenMarks?: number | null;
     readonly grades: readonly ApprovedGrade[];
   }[];
   readonly torques: readonly { readonly fastener: string; readonly low: number; readonly high: number }[];
@@ -38,7 +40,21 @@ export interface MachineSpec {
     readonly high: number;
     readonly sidewallMaximum: number;
   }[];
-  readonly plays: readonly { readonly name: string; readonly low: number; readonly high: number }[];
+  readonly plays: readonly {
+    readonly name: string;
+    readonly low: number;
+    readonly high: number;
+    readonly equalWithin?: number | null;
+  }[];
+  readonly decks: readonly ({
+    readonly name: string;
+    readonly tipsWithin: number | null;
+  } & DeckLimits)[];
+  readonly charging: readonly {
+    readonly low: number;
+    readonly high: number;
+    readonly idleLow: number | null;
+  }[];
   readonly fittings: readonly { readonly name: string; readonly where: string; readonly strokes: number }[];
   readonly tools: readonly { readonly name: string; readonly note: string }[];
 }
@@ -90,8 +106,8 @@ export function torqueFigures({ spec }: MachineSetUp, fastener: RegExp): Figure[
 export function fluidNeed({ spec }: MachineSetUp, name: RegExp, filterChanged: boolean): FluidNeed | null {
   const found = spec.fluids.find(({ fluid }) => name.test(fluid));
   if (!found) return null;
-  const { fluid, litresWithFilter, litresWithoutFilter } = found;
-  return { fluid, litresWithFilter, litresWithoutFilter, filterChanged };
+  const { fluid, litresWithFilter, litresWithoutFilter, betweenMarks = null } = found;
+  return { fluid, litresWithFilter, litresWithoutFilter, betweenMarks, filterChanged };
 }
 
 /** The tools that the card names for a piece of work; `usual` where it names none. */

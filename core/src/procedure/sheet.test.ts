@@ -5,10 +5,10 @@ import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
 import { fillNeedOf } from './fillNeed.js';
 import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from './machineSetUp.js';
-import type { MachineSetUp, WorkItem } from './machineSetUp.js';
+import type { MachineSetUp, MachineSpec, WorkItem } from './machineSetUp.js';
 import { composeSheet, linksOf } from './sheet.js';
 import type { Sheet } from './sheet.js';
-import { ANNUAL_MOWER, ANNUAL_TRACTOR, setUp, TRACTOR, work } from './testing/jobs.js';
+import { ANNUAL_MOWER, ANNUAL_TRACTOR, MOWER_SPEC, setUp, TRACTOR, work } from './testing/jobs.js';
 import { HOUSE_RULES, withDefaults } from '../rules/houseRules.js';
 
 const SETTINGS = fc.record({
@@ -110,6 +110,34 @@ describe('a sheet', () => {
     expect(on).toMatchObject({ rule: 'filterTightness', text: expect.stringContaining('hand-tight') });
     expect(keysOf(sheet)).toContain('engineOil.extract');
     expect(keysOf(sheet)).not.toContain('engineOil.close');
+  });
+
+  it('judges by the figures of the card, and by common practice where it gives none', () => {
+    const items = [work('Deck: level', 'adjust', 'deck'), work('Blades', 'sharpen', 'blades'), oil];
+    const limitsOf = (spec: Partial<MachineSpec>) => {
+      const { steps } = composeSheet(setUp(items, { spec: { ...MOWER_SPEC, ...spec } }));
+      return [
+        ...steps.flatMap(({ measurement }) => (measurement ? [measurement] : [])),
+        steps.find(({ phase }) => phase === 'topUp')?.fills?.betweenMarks,
+      ];
+    };
+    const usual = { isUsual: true, kind: 'deck', sidewaysWithin: 3, low: 3, high: 9 };
+    expect(limitsOf({})).toEqual(
+      expect.arrayContaining([
+        ...[
+          expect.objectContaining(usual),
+          expect.objectContaining({ kind: 'bladeTips', isUsual: true }),
+          null,
+        ],
+      ]),
+    );
+    const fluids = MOWER_SPEC.fluids.map((fluid) => ({ ...fluid, betweenMarks: 0.47 }));
+    const decks = [{ name: 'Deck', sidewaysWithin: 2, low: 4, high: 6, tipsWithin: 1.5 }];
+    const carded = { isUsual: false, kind: 'deck', sidewaysWithin: 2, low: 4, high: 6 };
+    const tips = { kind: 'bladeTips', within: 1.5, isUsual: false };
+    expect(limitsOf({ fluids, decks })).toEqual(
+      expect.arrayContaining([expect.objectContaining(carded), expect.objectContaining(tips), 0.47]),
+    );
   });
 
   it('is another under every way that a house rule offers', () => {

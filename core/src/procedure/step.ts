@@ -1,3 +1,6 @@
+import type { ChargingVolts } from '../checks/battery.js';
+import type { DeckLimits } from '../checks/deckLevel.js';
+import type { FreePlayRange } from '../checks/freePlay.js';
 import type { Dimension } from '../units/units.js';
 import type { HouseRuleKey } from '../rules/houseRules.js';
 import type { LookKey } from '../checks/looks.js';
@@ -13,6 +16,12 @@ export interface Figure {
   readonly dimension: Dimension;
 }
 
+/** Where the limits of a measurement come from. */
+interface Limits {
+  /** common practice: the machine's card says nothing */
+  readonly isUsual: boolean;
+}
+
 /** What a step measures; the figures it is judged by come from the machine. */
 export type Measurement =
   | {
@@ -22,7 +31,7 @@ export type Measurement =
       readonly low: number;
       readonly high: number;
     }
-  | { readonly kind: 'freePlay'; readonly label: string; readonly low: number; readonly high: number }
+  | ({ readonly kind: 'freePlay'; readonly label: string } & FreePlayRange & Limits)
   | {
       readonly kind: 'tyres';
       readonly label: string;
@@ -31,9 +40,9 @@ export type Measurement =
       readonly sidewallMaximum: number;
     }
   | { readonly kind: 'battery'; readonly label: string }
-  | { readonly kind: 'charging'; readonly label: string }
-  | { readonly kind: 'deck'; readonly label: string }
-  | { readonly kind: 'bladeTips'; readonly label: string }
+  | ({ readonly kind: 'charging'; readonly label: string } & ChargingVolts & Limits)
+  | ({ readonly kind: 'deck'; readonly label: string } & DeckLimits & Limits)
+  | ({ readonly kind: 'bladeTips'; readonly label: string; readonly within: number } & Limits)
   | { readonly kind: 'grease'; readonly label: string; readonly usual: number }
   | { readonly kind: 'bolts'; readonly label: string };
 
@@ -42,6 +51,8 @@ export interface FluidNeed {
   readonly fluid: string;
   readonly litresWithFilter: number;
   readonly litresWithoutFilter: number | null;
+  /** litres from the low to the full mark of its dipstick; null where the card does not say */
+  readonly betweenMarks: number | null;
   readonly filterChanged: boolean;
 }
 

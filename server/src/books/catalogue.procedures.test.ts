@@ -1,3 +1,4 @@
+import { emptySpecCard } from '@yugator/contracts';
 import { composeSheet, DEFAULT_RULES, PROCEDURES, proceduresFor, usualFittings } from '@yugator/core';
 import { CATALOGUE } from './catalogue.js';
 
@@ -18,11 +19,10 @@ describe('the books that ship', () => {
   });
 
   it('can each be composed whole, by every machine of its class', () => {
-    const spec = { fluids: [], torques: [], plugs: [], tyres: [], plays: [], fittings: [], tools: [] };
     for (const { name, machineClass, items } of CATALOGUE) {
       const fuel = /diesel|loader/.test(name) ? 'diesel' : 'gasoline';
       const sheet = composeSheet({
-        ...{ machineClass, fuel, cooling: 'air', spec, rules: DEFAULT_RULES },
+        ...{ machineClass, fuel, cooling: 'air', spec: emptySpecCard(), rules: DEFAULT_RULES },
         fittings: usualFittings(machineClass, fuel),
         items: items.map((item) => ({
           id: item.name,

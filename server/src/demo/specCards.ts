@@ -56,6 +56,7 @@ function mower(): SpecCardDto {
         fluid: 'Engine oil',
         litresWithFilter: litres('2.1 qt'),
         litresWithoutFilter: litres('1.9 qt'),
+        betweenMarks: litres('0.5 qt'),
         grades: GASOLINE_GRADES,
       },
     ],
@@ -67,6 +68,12 @@ function mower(): SpecCardDto {
     plugs: [{ type: '5/8 in hexagon', gap: figure('0.030 in', 'length', 'mm').low }],
     tyres: [tyre('front', '12-14 psi', '22 psi'), tyre('rear', '10-12 psi', '14 psi')],
     plays: [{ name: 'Deck belt, mid-span', ...figure('10-13 mm', 'length', 'mm') }],
+    decks: [
+      {
+        ...{ name: 'Mowing deck', sidewaysWithin: 3, ...figure('3-6 mm', 'length', 'mm') },
+        tipsWithin: figure('1/8 in', 'length', 'mm').low,
+      },
+    ],
     fittings: [
       { name: 'Deck spindles', where: 'three, from above', strokes: 2 },
       { name: 'Caster pivots', where: 'left and right', strokes: 3 },
@@ -81,7 +88,10 @@ function tractor(): SpecCardDto {
   return {
     ...emptySpecCard(),
     fluids: [
-      { fluid: 'Engine oil', litresWithFilter: 3.7, litresWithoutFilter: 3.4, grades: DIESEL_GRADES },
+      {
+        ...{ fluid: 'Engine oil', litresWithFilter: 3.7, litresWithoutFilter: 3.4 },
+        ...{ betweenMarks: 0.9, grades: DIESEL_GRADES },
+      },
       {
         fluid: 'Transmission and hydraulic oil',
         litresWithFilter: 18,
@@ -99,8 +109,9 @@ function tractor(): SpecCardDto {
     tyres: [tyre('front', '160-180 kPa', '200 kPa'), tyre('rear', '120-140 kPa', '160 kPa')],
     plays: [
       { name: 'Fan belt, mid-span', ...figure('7-9 mm', 'length', 'mm') },
-      { name: 'Brake pedals, free play', ...figure('30-40 mm', 'length', 'mm') },
+      { name: 'Brake pedals, free play', ...figure('30-40 mm', 'length', 'mm'), equalWithin: 5 },
     ],
+    charging: [{ ...figure('13.8-14.5 V', 'voltage', 'V'), idleLow: 13.2 }],
     fittings: [
       { name: 'Front axle pivot', where: 'two, front and rear', strokes: 4 },
       { name: 'Three-point linkage', where: 'lifting rods', strokes: 3 },

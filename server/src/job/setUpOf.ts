@@ -15,11 +15,11 @@ export function setUpOf(
 ): MachineSetUp {
   const { machineClass, fuel } = machine;
   const card: SpecCardDto = { ...emptySpecCard(), ...(jsonValue(machine.spec) as SpecCardDto | null) };
-  const { fluids, torques, plugs, tyres, plays, fittings, tools, service } = card;
+  const { fluids, torques, plugs, tyres, plays, decks, charging, fittings, tools, service } = card;
   return {
     ...{ machineClass, fuel, cooling: machine.cooling ?? (fuel === 'diesel' ? 'liquid' : 'air') },
     fittings: service ?? usualFittings(machineClass, fuel),
-    spec: { fluids, torques, plugs, tyres, plays, fittings, tools },
+    spec: { fluids, torques, plugs, tyres, plays, decks, charging, fittings, tools },
     rules: rulesOf(site),
     items: facts.items
       .filter(({ id }) => itemIds === null || itemIds.has(id))

@@ -32,6 +32,8 @@ export function specFaults(spec: SpecCardDto, path: string): FieldFaultDto[] {
     ...backwards(spec.torques, `${path}/torques`),
     ...backwards(spec.tyres, `${path}/tyres`),
     ...backwards(spec.plays, `${path}/plays`),
+    ...backwards(spec.decks, `${path}/decks`),
+    ...backwards(spec.charging, `${path}/charging`),
     ...tyres,
   ];
 }

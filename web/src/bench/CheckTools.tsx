@@ -1,4 +1,12 @@
-import { cartridgesFor, GRAMS_OF_CARTRIDGE, GRAMS_OF_STROKE, inUnit, shareOf, UNITS } from '@yugator/core';
+import {
+  USUAL_CHARGING,
+  cartridgesFor,
+  GRAMS_OF_CARTRIDGE,
+  GRAMS_OF_STROKE,
+  inUnit,
+  shareOf,
+  UNITS,
+} from '@yugator/core';
 import type { Dimension, Measurement, Unit } from '@yugator/core';
 import { judgeMeasured } from '../check/judge.js';
 import table from '../page/table.module.css';
@@ -77,6 +85,7 @@ export function UnitsTool() {
 export function BatteryTool() {
   const rest = useQuantity('rest', '12.4 V', 'voltage');
   const charging = useQuantity('charging', '14.2 V', 'voltage');
+  const idle = useQuantity('idle', '13.5 V', 'voltage');
   return (
     <>
       <div className={styles.fields}>
@@ -85,8 +94,12 @@ export function BatteryTool() {
       <Verdict measurement={{ kind: 'battery', label: '' }} values={{ volts: rest }} />
       <div className={styles.fields}>
         <QuantityParam name="charging" usual="14.2 V" label="At working speed" dimension="voltage" />
+        <QuantityParam name="idle" usual="13.5 V" label="At idle" dimension="voltage" />
       </div>
-      <Verdict measurement={{ kind: 'charging', label: '' }} values={{ volts: charging }} />
+      <Verdict
+        measurement={{ kind: 'charging', label: '', ...USUAL_CHARGING, isUsual: true }}
+        values={{ volts: charging, idle }}
+      />
     </>
   );
 }
@@ -121,6 +134,7 @@ export function PlayTool() {
   const high = useQuantity('high', '40 mm', 'length');
   const left = useQuantity('left', '34 mm', 'length');
   const right = useQuantity('right', '36 mm', 'length');
+  const equalWithin = useQuantity('equal', '3 mm', 'length');
   return (
     <>
       <div className={styles.fields}>
@@ -128,9 +142,13 @@ export function PlayTool() {
         <QuantityParam name="high" usual="40 mm" label="Range to" dimension="length" />
         <QuantityParam name="left" usual="34 mm" label="Left, or the belt" dimension="length" />
         <QuantityParam name="right" usual="36 mm" label="Right" dimension="length" />
+        <QuantityParam name="equal" usual="3 mm" label="Alike within" dimension="length" />
       </div>
-      {low !== null && high !== null ? (
-        <Verdict measurement={{ kind: 'freePlay', label: '', low, high }} values={{ left, right }} />
+      {low !== null && high !== null && equalWithin !== null ? (
+        <Verdict
+          measurement={{ kind: 'freePlay', label: '', low, high, equalWithin, isUsual: false }}
+          values={{ left, right }}
+        />
       ) : null}
     </>
   );
@@ -144,6 +162,9 @@ export function DeckTool() {
     front: useQuantity('front', '74 mm', 'length'),
     rear: useQuantity('rear', '80 mm', 'length'),
   };
+  const sidewaysWithin = useQuantity('within', '3 mm', 'length');
+  const low = useQuantity('low', '3 mm', 'length');
+  const high = useQuantity('high', '9 mm', 'length');
   return (
     <>
       <div className={styles.fields}>
@@ -152,7 +173,18 @@ export function DeckTool() {
         <QuantityParam name="front" usual="74 mm" label="Front tip" dimension="length" />
         <QuantityParam name="rear" usual="80 mm" label="Rear tip" dimension="length" />
       </div>
-      <Verdict measurement={{ kind: 'deck', label: '' }} values={values} />
+      <p className="soft">The book&rsquo;s figures, or as usual:</p>
+      <div className={styles.fields}>
+        <QuantityParam name="within" usual="3 mm" label="Sides within" dimension="length" />
+        <QuantityParam name="low" usual="3 mm" label="Front lower by" dimension="length" />
+        <QuantityParam name="high" usual="9 mm" label="to" dimension="length" />
+      </div>
+      {sidewaysWithin !== null && low !== null && high !== null ? (
+        <Verdict
+          measurement={{ kind: 'deck', label: '', sidewaysWithin, low, high, isUsual: false }}
+          values={values}
+        />
+      ) : null}
     </>
   );
 }

@@ -7,7 +7,7 @@ import { parseFigure } from '../words/figures.js';
 import styles from './check.module.css';
 import { fieldsOf } from './fields.js';
 import type { MeasureField } from './fields.js';
-import { judgeMeasured } from './judge.js';
+import { judgeMeasured, lengthWords } from './judge.js';
 
 type Values = Readonly<Record<string, number>>;
 
@@ -38,7 +38,7 @@ function wanted(measurement: Measurement, units: UnitSystem): string | null {
     case 'range':
       return shownRange(measurement, measurement.dimension, units);
     case 'freePlay':
-      return `${shownRange(measurement, 'length', units)}, both sides alike`;
+      return `${shownRange(measurement, 'length', units)}, both sides within ${lengthWords(measurement.equalWithin, units)}`;
     case 'tyres': {
       const most = { low: measurement.sidewallMaximum, high: measurement.sidewallMaximum };
       return `${shownRange(measurement, 'pressure', units)}, both alike, never above ${shownRange(most, 'pressure', units)}`;
@@ -46,11 +46,11 @@ function wanted(measurement: Measurement, units: UnitSystem): string | null {
     case 'battery':
       return '12.4 V or more';
     case 'charging':
-      return '13.8–14.7 V, a little less at idle';
+      return `${shownRange(measurement, 'voltage', units)}, at idle ${shownRange({ low: measurement.idleLow, high: measurement.idleLow }, 'voltage', units)} or more`;
     case 'deck':
-      return 'sides within 3 mm, front 3–9 mm lower';
+      return `sides within ${lengthWords(measurement.sidewaysWithin, units)}, front ${shownRange(measurement, 'length', units)} lower`;
     case 'bladeTips':
-      return 'both the same';
+      return `within ${lengthWords(measurement.within, units)} of each other`;
     case 'grease':
       return `usually ${measurement.usual}`;
     case 'bolts':
@@ -77,11 +77,18 @@ export function Measure({ measurement, values, onChange, disabled = false }: Pro
   };
   const judgement = judgeMeasured(measurement, values, units);
   const goal = wanted(measurement, units);
+  const isUsual = 'isUsual' in measurement && measurement.isUsual;
   return (
     <fieldset className={styles.measure} disabled={disabled}>
       <legend>
         {measurement.label}
-        {goal ? <span className="soft"> ({goal})</span> : null}
+        {goal ? (
+          <span className="soft">
+            {' '}
+            ({goal}
+            {isUsual ? '; common practice, the card does not say' : ''})
+          </span>
+        ) : null}
       </legend>
       <div className={styles.fields}>
         {fields.map((field) => {

@@ -10,7 +10,7 @@ import {
   judgeTyres,
   shownRange,
 } from '@yugator/core';
-import type { Dimension, Measurement, RangeVerdict, TyreFault, UnitSystem } from '@yugator/core';
+import type { DeckLimits, Dimension, Measurement, RangeVerdict, TyreFault, UnitSystem } from '@yugator/core';
 
 /** What a measurement comes to, in one sentence. */
 export interface Judgement {
@@ -42,12 +42,21 @@ function batteryWords(volts: number): string {
   return `Flat. Charge it and measure again after a rest; if it does not hold, replace it.${frost}`;
 }
 
-function deckWords({ left = 0, right = 0, front = 0, rear = 0 }: Values, units: UnitSystem): string {
-  const { sideways, rake, isLevelSideways, isRaked } = judgeDeck({ left, right, front, rear });
-  const length = (value: number) => shownRange({ low: value, high: value }, 'length', units);
+/** A length in the units of the person. */
+export function lengthWords(value: number, units: UnitSystem): string {
+  return shownRange({ low: value, high: value }, 'length', units);
+}
+
+function deckWords(
+  limits: DeckLimits,
+  { left = 0, right = 0, front = 0, rear = 0 }: Values,
+  units: UnitSystem,
+): string {
+  const { sideways, rake, isLevelSideways, isRaked } = judgeDeck({ left, right, front, rear }, limits);
+  const length = (value: number) => lengthWords(value, units);
   const side = isLevelSideways ? 'Level side to side' : `${length(sideways)} out side to side`;
   const tilt = rake < 0 ? `front ${length(-rake)} higher than rear` : `front ${length(rake)} lower than rear`;
-  return `${side}; ${tilt}${isRaked ? '' : ', 3 to 9 mm wanted'}.`;
+  return `${side}; ${tilt}${isRaked ? '' : `, ${shownRange(limits, 'length', units)} wanted`}.`;
 }
 
 const CHARGING_WORDS = {
@@ -92,13 +101,13 @@ const WORDS: Words = {
     return faults.map((fault) => TYRE_WORDS[fault]).join(' ') || 'Right, and equal.';
   },
   battery: (_battery, { volts = 0 }) => batteryWords(volts),
-  charging(_battery, { volts = 0, idle }) {
-    const working = CHARGING_WORDS[judgeCharging(volts, 'workingSpeed')];
+  charging(limits, { volts = 0, idle }) {
+    const working = CHARGING_WORDS[judgeCharging(volts, 'workingSpeed', limits)];
     return idle === undefined
       ? working
-      : `${working} At idle: ${CHARGING_WORDS[judgeCharging(idle, 'idle')]}`;
+      : `${working} At idle: ${CHARGING_WORDS[judgeCharging(idle, 'idle', limits)]}`;
   },
-  deck: (_deck, values, units) => deckWords(values, units),
+  deck: (limits, values, units) => deckWords(limits, values, units),
   bladeTips: (blade, values) =>
     isInSpec(blade, values) ? 'Straight.' : 'Bent: replace it, it shakes the spindle to pieces.',
   grease: ({ usual }, { strokes = 0 }) => STROKE_WORDS[judgeStrokes(strokes, usual)],

@@ -27,6 +27,8 @@ interface Props {
   readonly reading: number | null;
   /** litres from the low to the full mark */
   readonly betweenMarks: number;
+  /** common practice: neither the card nor anybody says */
+  readonly isUsual?: boolean;
   readonly onChange: (reading: number, betweenMarks: number) => void;
 }
 
@@ -56,7 +58,7 @@ function adviceWords({
 
 /** The dipstick, read in the machine's own marks, and what to do. */
 export function Dipstick(props: Props) {
-  const { reading, betweenMarks, onChange } = props;
+  const { reading, betweenMarks, isUsual = false, onChange } = props;
   const { site } = useSession();
   const { unit } = shownUnit('volume', site.unitSystem);
   const [typed, setTyped] = useState(() => inJug(betweenMarks, props.jug));
@@ -82,6 +84,7 @@ export function Dipstick(props: Props) {
         <TextField
           fullWidth={false}
           label="Low to full mark"
+          helperText={isUsual ? 'Usual; the card does not say.' : undefined}
           value={typed}
           onChange={(event) => {
             setTyped(event.target.value);

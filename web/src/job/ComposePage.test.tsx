@@ -1,6 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import type { VisitDto } from '@yugator/contracts';
+import { emptySpecCard } from '@yugator/contracts';
 import { DEFAULT_RULES, usualFittings } from '@yugator/core';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
@@ -29,7 +30,7 @@ const visit = (over: Partial<VisitDto> = {}): VisitDto => ({
       items: ITEMS,
     },
     fittings: usualFittings('compactTractor', 'diesel'),
-    spec: { fluids: [], torques: [], plugs: [], tyres: [], plays: [], fittings: [], tools: [] },
+    spec: emptySpecCard(),
   },
   lines: [
     line('hoses', 'Radiator hoses: look over', 'overdue'),

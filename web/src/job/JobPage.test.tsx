@@ -1,56 +1,18 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { JobDto, OutcomeDto, SignOffDto, UpdateStepDto } from '@yugator/contracts';
-import { DEFAULT_RULES, sheetSteps, usualFittings } from '@yugator/core';
+import { sheetSteps } from '@yugator/core';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
 import { SITE } from '../testing/fixtures.js';
+import { ITEMS, item, job, KIT } from '../testing/jobs.js';
 import { JobPage } from './JobPage.js';
 
 /** A whole sheet is a large page; on a busy machine it takes its time. */
 const PATIENCE_MS = 20_000;
 jest.setTimeout(PATIENCE_MS);
 
-const ITEMS = [
-  { id: 'oil', name: 'Engine oil and filter', action: 'replace', component: 'engine oil' },
-  { id: 'air', name: 'Air filter: look at', action: 'inspect', component: 'air filter' },
-  { id: 'blades', name: 'Blades: sharpen and balance', action: 'sharpen', component: 'blades' },
-] as const;
-const item = (id: string, outcome: JobDto['items'][number]['outcome'] = null): JobDto['items'][number] => ({
-  ...{ itemId: id, name: ITEMS.find((each) => each.id === id)?.name ?? '', minutes: 30, outcome },
-  ...{ version: outcome ? 2 : 1, due: null, untilLife: null, untilOn: null, severity: null, note: '' },
-});
-const kit = {
-  ...{ articleId: 'kit', name: 'Oil change kit', quantity: 1, onHand: 5, priceMinor: 2890 },
-  unit: 'piece' as const,
-};
-const job = (over: Partial<JobDto> = {}): JobDto => ({
-  ...{ id: 'j', machine: { id: 'm', tag: 'M-07', name: 'Lakeside' }, state: 'open', openedOn: '2027-05-12' },
-  ...{
-    openedBy: 'Marit',
-    proposed: [],
-    lastShown: 412.6,
-    version: 1,
-    record: null,
-    steps: [],
-    defects: [],
-    photos: [],
-  },
-  items: ITEMS.map(({ id }) => item(id)),
-  setUp: {
-    ...{ machineClass: 'zeroTurn', fuel: 'gasoline', cooling: 'air', rules: DEFAULT_RULES, items: ITEMS },
-    fittings: usualFittings('zeroTurn', 'gasoline'),
-    spec: {
-      fluids: [{ fluid: 'Engine oil', litresWithFilter: 2, litresWithoutFilter: 1.7, grades: [] }],
-      ...{ torques: [], plugs: [], tyres: [], plays: [], fittings: [], tools: [] },
-    },
-  },
-  needs: [{ ...kit, itemId: 'oil', onHand: 0 }],
-  vessels: { panLitres: 1.5, extractorLitres: 6, roomLitres: 1 },
-  pausedReason: null,
-  ...over,
-});
 const ANSWERS: Record<string, unknown> = {
   '/api/people': [
     { id: 'p', name: 'Ansel', role: 'mechanic', active: true, version: 1 },
@@ -84,7 +46,7 @@ function write(url: string, body: unknown): void {
   if (kind === 'items') {
     const { outcome } = body as OutcomeDto;
     const items = now.items.map((each) => (each.itemId === key ? item(key, outcome) : each));
-    now = { ...now, items, proposed: items[0]?.outcome === 'done' ? [kit] : [] };
+    now = { ...now, items, proposed: items[0]?.outcome === 'done' ? [KIT] : [] };
   }
 }
 

@@ -11,7 +11,7 @@ import { jugOf } from '../fluid/jugSizes.js';
 import { useSession } from '../session/useSession.js';
 import styles from './sheet.module.css';
 
-/** Half a litre from mark to mark, until somebody says otherwise (common practice for small engines). */
+/** Half a litre from mark to mark, where neither the card nor anybody says otherwise (common practice for small engines). */
 const USUAL_BETWEEN_MARKS = 0.5;
 
 function numbersOf(found: Found): Record<string, number> {
@@ -47,7 +47,7 @@ function FillPart({ job, step, found, onFound }: Props) {
   const numberOf = (name: string) => (typeof said[name] === 'number' ? said[name] : null);
   const need = { ...planned, retained: numberOf('retained') ?? 0 };
   const reading = found['reading'];
-  const between = found['betweenMarks'];
+  const between = found['betweenMarks'] ?? step.fills?.betweenMarks;
   return (
     <>
       <FillPlanner
@@ -75,6 +75,7 @@ function FillPart({ job, step, found, onFound }: Props) {
           jug={jug}
           reading={typeof reading === 'number' ? reading : null}
           betweenMarks={typeof between === 'number' ? between : USUAL_BETWEEN_MARKS}
+          isUsual={typeof between !== 'number'}
           onChange={(now, betweenMarks) => onFound({ ...found, reading: now, betweenMarks })}
         />
       ) : null}

@@ -13,7 +13,7 @@ interface Props {
 
 /** One part of the spec card, to be typed. */
 export function SpecSectionEdit({ section, rows, faults, onChange }: Props) {
-  const { key, title, columns } = section;
+  const { key, title, columns, most = Infinity } = section;
   const change = (index: number, column: string, text: string) =>
     onChange(rows.map((row, each) => (each === index ? { ...row, [column]: text } : row)));
   return (
@@ -44,9 +44,11 @@ export function SpecSectionEdit({ section, rows, faults, onChange }: Props) {
           </IconButton>
         </div>
       ))}
-      <Button size="small" onClick={() => onChange([...rows, {}])} aria-label={`Add a line to ${title}`}>
-        Add a line
-      </Button>
+      {rows.length < most ? (
+        <Button size="small" onClick={() => onChange([...rows, {}])} aria-label={`Add a line to ${title}`}>
+          Add a line
+        </Button>
+      ) : null}
     </fieldset>
   );
 }

@@ -17,6 +17,8 @@ describe('the spec card', () => {
       torques: [{ fastener: 'Plugs', range: '15 lbf·ft' }],
       plugs: [{ type: '5/8 in', gap: '0.030 in' }],
       tyres: [{ axle: 'Rear', range: '10-12 psi', sidewallMaximum: '14 psi' }],
+      decks: [{ name: '48 in', sidewaysWithin: '1/8 in', range: '3-6', tipsWithin: '' }],
+      charging: [{ range: '13.8-14.5', idleLow: '13.2 V' }],
       fittings: [{ name: 'Spindles', where: '', strokes: '3' }],
     });
     // 67 fl oz × 0.0295735295625 = 1.981426 L; 15 lbf·ft = 20.337269 N·m; 0.030 in = 0.762 mm; 10 psi = 68.947573 kPa.
@@ -31,6 +33,8 @@ describe('the spec card', () => {
         torques: [{ low: 20.337269, high: 20.337269 }],
         plugs: [{ gap: 0.762 }],
         tyres: [{ axle: 'rear', low: 68.947573, high: 82.737088 }],
+        decks: [{ sidewaysWithin: 3.175, low: 3, high: 6, tipsWithin: null }],
+        charging: [{ low: 13.8, high: 14.5, idleLow: 13.2 }],
         fittings: [{ strokes: 3 }],
       },
     });

@@ -23,6 +23,8 @@ export interface SpecSection {
   readonly key: Exclude<keyof SpecCardDto, 'service'> | 'grades';
   readonly title: string;
   readonly columns: readonly SpecColumn[];
+  /** lines that it takes; as many as are wanted where it does not say */
+  readonly most?: number;
 }
 
 /** A row as it is typed: the text of each column. */
@@ -53,6 +55,7 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
       words('fluid', 'Fluid', 'Engine oil'),
       quantity('litresWithFilter', 'With filter', 'volume', '2.1 qt'),
       quantity('litresWithoutFilter', 'Without filter', 'volume', '1.9 qt', false),
+      quantity('betweenMarks', 'Low to full mark', 'volume', '0.5 qt', false),
     ],
   },
   {
@@ -88,7 +91,31 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
   {
     key: 'plays',
     title: 'Belts and free play',
-    columns: [words('name', 'Belt or pedal', 'Fan belt, mid-span'), range('Range', 'length', '7-9 mm')],
+    columns: [
+      words('name', 'Belt or pedal', 'Fan belt, mid-span'),
+      range('Range', 'length', '7-9 mm'),
+      quantity('equalWithin', 'Left and right within', 'length', '3 mm', false),
+    ],
+  },
+  {
+    key: 'decks',
+    title: 'Cutting deck',
+    most: 1,
+    columns: [
+      words('name', 'Deck', '48 in deck'),
+      quantity('sidewaysWithin', 'Sides within', 'length', '3 mm'),
+      range('Front lower by', 'length', '3-9 mm'),
+      quantity('tipsWithin', 'Blade tips within', 'length', '3 mm', false),
+    ],
+  },
+  {
+    key: 'charging',
+    title: 'Charging',
+    most: 1,
+    columns: [
+      range('At working speed', 'voltage', '13.8-14.7 V'),
+      quantity('idleLow', 'At idle, at least', 'voltage', '13.2 V', false),
+    ],
   },
   {
     key: 'fittings',

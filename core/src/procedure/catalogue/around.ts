@@ -1,12 +1,33 @@
-import { underHood } from '../machineSetUp.js';
-import type { MachineSetUp } from '../machineSetUp.js';
-import { torqueFigures } from '../machineSetUp.js';
+import { USUAL_CHARGING } from '../../checks/battery.js';
+import { USUAL_EQUAL_WITHIN } from '../../checks/freePlay.js';
+import { torqueFigures, underHood } from '../machineSetUp.js';
+import type { MachineSetUp, MachineSpec } from '../machineSetUp.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
 import type { Measurement, Step } from '../step.js';
 
 function playOf({ spec }: MachineSetUp, name: RegExp) {
   return spec.plays.find((play) => name.test(play.name)) ?? null;
+}
+
+function freePlayOf({
+  name: label,
+  low,
+  high,
+  equalWithin = null,
+}: MachineSpec['plays'][number]): Measurement {
+  return {
+    ...{ kind: 'freePlay', label, low, high },
+    ...{ equalWithin: equalWithin ?? USUAL_EQUAL_WITHIN, isUsual: equalWithin === null },
+  };
+}
+
+function chargingOf({ spec }: MachineSetUp): Measurement {
+  const card = spec.charging[0];
+  const { low, high } = card ?? USUAL_CHARGING;
+  // A card that gives no figure for idle leaves the usual one, but never more than it asks at working speed.
+  const idleLow = card?.idleLow ?? Math.min(low, USUAL_CHARGING.idleLow);
+  return { kind: 'charging', label: 'Charging voltage', low, high, idleLow, isUsual: !card };
 }
 
 export const BELTS: Procedure = {
@@ -65,7 +86,7 @@ export const BATTERY: Procedure = {
           needs: [],
           cautions: ['exhaust'],
           tools: ['multimeter'],
-          measurement: { kind: 'charging', label: 'Charging voltage' },
+          measurement: chargingOf(setUp),
         },
       },
     ),
@@ -137,7 +158,7 @@ export const FREE_PLAY: Procedure = {
         5,
         {
           ...{ cautions: ['brakes'], tools: ['rule'] },
-          measurement: play && { kind: 'freePlay', label: play.name, low: play.low, high: play.high },
+          measurement: play && freePlayOf(play),
         },
       ),
       step('try', 'functionChecks', 'Drive a few yards and brake: it stops straight.', 2, {

@@ -1,6 +1,24 @@
+import { USUAL_DECK, USUAL_TIPS_WITHIN } from '../../checks/deckLevel.js';
 import { torqueFigures } from '../machineSetUp.js';
+import type { MachineSetUp } from '../machineSetUp.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
+import type { Measurement } from '../step.js';
+
+/** How the deck is to hang: by the card of the machine, else as usual. */
+function levelOf({ spec }: MachineSetUp): Measurement {
+  const deck = spec.decks[0];
+  const { sidewaysWithin, low, high } = deck ?? USUAL_DECK;
+  return { kind: 'deck', label: 'Height of the tips', sidewaysWithin, low, high, isUsual: !deck };
+}
+
+function tipsOf({ spec }: MachineSetUp): Measurement {
+  const within = spec.decks[0]?.tipsWithin ?? null;
+  return {
+    ...{ kind: 'bladeTips', label: 'Tips of the worst blade' },
+    ...{ within: within ?? USUAL_TIPS_WITHIN, isUsual: within === null },
+  };
+}
 
 export const DECK_CLEAN: Procedure = {
   key: 'deckClean',
@@ -41,7 +59,7 @@ export const BLADES: Procedure = {
     ),
     step('tips', 'whileItDrains', 'Measure both tips of a blade at the same place.', 3, {
       ...{ needs: ['safe', 'deckRaised'], cautions: ['blades'], tools: ['rule'] },
-      measurement: { kind: 'bladeTips', label: 'Tips of the worst blade' },
+      measurement: tipsOf(setUp),
     }),
     step('spindle', 'whileItDrains', 'Rock each spindle.', 2, {
       ...{ needs: ['safe', 'deckRaised'], cautions: ['blades'], look: 'spindle' },
@@ -77,7 +95,7 @@ export const DECK_LEVEL: Procedure = {
   name: 'Deck: level',
   actions: ['adjust'],
   component: /^deck/i,
-  steps: () => [
+  steps: (setUp) => [
     step(
       'tyres',
       'whileItDrains',
@@ -96,7 +114,7 @@ export const DECK_LEVEL: Procedure = {
         ...{
           cautions: ['blades'],
           tools: ['gloves', 'rule'],
-          measurement: { kind: 'deck', label: 'Height of the tips' },
+          measurement: levelOf(setUp),
         },
       },
     ),

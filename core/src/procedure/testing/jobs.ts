@@ -17,7 +17,7 @@ export const MOWER_SPEC: MachineSpec = {
   tyres: [{ axle: 'rear', low: 69, high: 83, sidewallMaximum: 97 }],
   plays: [{ name: 'Deck belt', low: 10, high: 13 }],
   fittings: [{ name: 'Axle pivot', where: 'left', strokes: 3 }],
-  tools: [],
+  ...{ decks: [], charging: [], tools: [] },
 };
 
 /** A whole year of a riding mower. */

@@ -1,0 +1,49 @@
+import type { JobDto } from '@yugator/contracts';
+import { emptySpecCard } from '@yugator/contracts';
+import { DEFAULT_RULES, usualFittings } from '@yugator/core';
+
+/** Three items of a mower: oil, air filter and blades. */
+export const ITEMS = [
+  { id: 'oil', name: 'Engine oil and filter', action: 'replace', component: 'engine oil' },
+  { id: 'air', name: 'Air filter: look at', action: 'inspect', component: 'air filter' },
+  { id: 'blades', name: 'Blades: sharpen and balance', action: 'sharpen', component: 'blades' },
+] as const;
+/** An item of the job as somebody left it. */
+export const item = (
+  id: string,
+  outcome: JobDto['items'][number]['outcome'] = null,
+): JobDto['items'][number] => ({
+  ...{ itemId: id, name: ITEMS.find((each) => each.id === id)?.name ?? '', minutes: 30, outcome },
+  ...{ version: outcome ? 2 : 1, due: null, untilLife: null, untilOn: null, severity: null, note: '' },
+});
+export const KIT = {
+  ...{ articleId: 'kit', name: 'Oil change kit', quantity: 1, onHand: 5, priceMinor: 2890 },
+  unit: 'piece' as const,
+};
+/** An open job on a zero-turn that nobody began yet. */
+export const job = (over: Partial<JobDto> = {}): JobDto => ({
+  ...{ id: 'j', machine: { id: 'm', tag: 'M-07', name: 'Lakeside' }, state: 'open', openedOn: '2027-05-12' },
+  ...{
+    openedBy: 'Marit',
+    proposed: [],
+    lastShown: 412.6,
+    version: 1,
+    record: null,
+    steps: [],
+    defects: [],
+    photos: [],
+  },
+  items: ITEMS.map(({ id }) => item(id)),
+  setUp: {
+    ...{ machineClass: 'zeroTurn', fuel: 'gasoline', cooling: 'air', rules: DEFAULT_RULES, items: ITEMS },
+    fittings: usualFittings('zeroTurn', 'gasoline'),
+    spec: {
+      ...emptySpecCard(),
+      fluids: [{ fluid: 'Engine oil', litresWithFilter: 2, litresWithoutFilter: 1.7, grades: [] }],
+    },
+  },
+  needs: [{ ...KIT, itemId: 'oil', onHand: 0 }],
+  vessels: { panLitres: 1.5, extractorLitres: 6, roomLitres: 1 },
+  pausedReason: null,
+  ...over,
+});
