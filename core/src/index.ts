@@ -32,6 +32,7 @@ export * from './schedule/standing.js';
 export * from './schedule/trigger.js';
 export * from './schedule/window.js';
 export * from './shelf/ledger.js';
+export * from './cost/jobCost.js';
 export * from './job/proposedDraw.js';
 export * from './units/quantity.js';
 export * from './units/units.js';

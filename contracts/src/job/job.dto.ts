@@ -265,6 +265,8 @@ export class JobDto {
   proposed!: JobDrawDto[];
   /** what the meter showed last, to start the sign-off from */
   lastShown!: number | null;
+  /** what an hour of the crew costs now, in minor units; null where labour is not reckoned */
+  labourRateMinor!: number | null;
   version!: number;
   record!: RecordDto | null;
 }
@@ -283,8 +285,12 @@ export class RecordDto {
   /** items that were kept, deferred or found defective, and why */
   others!: RecordOtherDto[];
   draws!: RecordDrawDto[];
-  /** in minor units of the site's currency */
+  /** parts and fluids, in minor units of the site's currency */
   partsCostMinor!: number;
+  /** the minutes at the rate of that day; null where the crew had none */
+  labourCostMinor!: number | null;
+  /** both together */
+  costMinor!: number;
   note!: string;
   voided!: VoidedDto | null;
 }

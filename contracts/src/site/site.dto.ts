@@ -1,6 +1,6 @@
 import type { HoursGrid, UnitSystem } from '@yugator/core';
 import { HOURS_GRIDS, UNIT_SYSTEMS } from '@yugator/core';
-import { IsIn, IsInt, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 
 /** What holds for the whole site. */
 export class SiteSettingsFieldsDto {
@@ -14,6 +14,13 @@ export class SiteSettingsFieldsDto {
   @Min(1, { message: 'Give at least 1 day.' })
   @IsInt({ message: 'Give the days as a whole number, such as 8.' })
   staleAfterDays!: number;
+
+  /** what an hour of the crew costs, in minor units of its currency; null where labour is not reckoned */
+  @IsOptional()
+  @Max(1_000_000, { message: 'Keep the rate within 10,000 an hour.' })
+  @Min(0, { message: 'A rate cannot be below 0.' })
+  @IsInt({ message: 'Give the rate as an amount of money, such as 32.50, or leave it empty.' })
+  labourRateMinor!: number | null;
 }
 
 export class UpdateSiteSettingsDto extends SiteSettingsFieldsDto {

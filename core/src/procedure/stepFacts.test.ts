@@ -1,5 +1,6 @@
 import { sheetSteps } from './compose.js';
-import { canMaim, getsLabel, usedOilLitres } from './stepFacts.js';
+import { composeSheet } from './sheet.js';
+import { canMaim, getsLabel, handsOnMinutes, usedOilLitres } from './stepFacts.js';
 import { ANNUAL_MOWER, setUp, work } from './testing/jobs.js';
 
 describe('what follows from steps and items', () => {
@@ -15,6 +16,18 @@ describe('what follows from steps and items', () => {
     expect(getsLabel(work('Engine oil and filter', 'replace', 'engine oil'))).toBe(true);
     expect(getsLabel(work('Oil filter', 'replace', 'oil filter'))).toBe(true);
     expect(getsLabel(work('Hydro oil and filters', 'replace', 'hydro oil'))).toBe(false);
+  });
+
+  it('counts the minutes of hands of what was done, what is shared once', () => {
+    const all = setUp(ANNUAL_MOWER);
+    const minutesOf = (...ids: string[]) => handsOnMinutes(all, ids);
+    expect(minutesOf()).toBe(0);
+    expect(minutesOf(...ANNUAL_MOWER.map(({ id }) => id))).toBe(Math.ceil(composeSheet(all).handsOn));
+    const [oil, plugs] = ['Engine oil and filter', 'Spark plugs: replace'] as const;
+    const both = minutesOf(oil, plugs);
+    expect(both).toBeGreaterThan(Math.max(minutesOf(oil), minutesOf(plugs)));
+    // Each by itself walks round, makes safe and signs off; together they do so once.
+    expect(both).toBeLessThan(minutesOf(oil) + minutesOf(plugs));
   });
 
   it('adds up the oils that come out, and leaves coolant apart', () => {

@@ -1,6 +1,7 @@
 import { CAUTIONS } from './caution.js';
 import { proceduresFor } from './catalogue.js';
-import type { WorkItem } from './machineSetUp.js';
+import { sheetSteps } from './compose.js';
+import type { MachineSetUp, WorkItem } from './machineSetUp.js';
 import type { FetchList } from './sheet.js';
 import type { Step } from './step.js';
 
@@ -12,6 +13,13 @@ export function canMaim({ cautions }: Pick<Step, 'cautions'>): boolean {
 /** Whether an item changes the engine's oil or its filter: both get a label. */
 export function getsLabel(item: WorkItem): boolean {
   return proceduresFor(item).some(({ key }) => key === 'engineOil' || key === 'oilFilter');
+}
+
+/** Minutes of hands that some items of a job take together, what they share counted once. */
+export function handsOnMinutes(setUp: MachineSetUp, itemIds: readonly string[]): number {
+  const items = setUp.items.filter(({ id }) => itemIds.includes(id));
+  if (items.length === 0) return 0;
+  return Math.ceil(sheetSteps({ ...setUp, items }).reduce((sum, step) => sum + step.handsOn, 0));
 }
 
 /** Litres of used oil that a sheet drains; coolant goes into a container of its own. */

@@ -6,6 +6,7 @@ import { Job, JobItem } from '../job/job.model.js';
 import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
 import { ARTICLES } from './articles.js';
 import type { DemoArticle } from './articles.js';
+import { LABOUR_RATE_MINOR } from './larkmere.js';
 import type { DemoJob } from './machineHistory.js';
 
 interface MachineJob extends DemoJob {
@@ -79,6 +80,7 @@ export class DemoJobs {
         signedOffById: this.mechanicId,
       },
       ...{ doneOn: on, life, shown, doneById: this.mechanicId },
+      labourRateMinor: LABOUR_RATE_MINOR,
       minutes: itemIds.reduce((sum, itemId) => sum + (this.minutes.get(itemId) ?? 0), 0),
     };
   }

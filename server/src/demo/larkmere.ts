@@ -4,6 +4,8 @@ import type { Fuel, MachineClass } from '@yugator/contracts';
 
 export const TIME_ZONE = 'Europe/London';
 export const CURRENCY = 'GBP';
+/** an hour of the crew, in minor units */
+export const LABOUR_RATE_MINOR = 3200;
 
 /** The seasons of the crew; winter work crosses New Year. */
 export const SEASON_KEYS = ['mowing', 'leaves', 'winter'] as const;

@@ -15,7 +15,15 @@ import { hashPassword } from '../session/password.js';
 import { Site, SITE_DEFAULTS } from '../site/site.model.js';
 import { loadFindings } from './demoFindings.js';
 import { DemoJobs } from './demoJobs.js';
-import { BLOWER_TAG, CURRENCY, MACHINES, SEASON_DAYS, SEASON_KEYS, TIME_ZONE } from './larkmere.js';
+import {
+  BLOWER_TAG,
+  CURRENCY,
+  LABOUR_RATE_MINOR,
+  MACHINES,
+  SEASON_DAYS,
+  SEASON_KEYS,
+  TIME_ZONE,
+} from './larkmere.js';
 import type { DemoMachine } from './larkmere.js';
 import { attachmentsOf, blowerReadings, machineHistory, participationOf } from './machineHistory.js';
 import type { DemoHistory } from './machineHistory.js';
@@ -179,6 +187,7 @@ async function load(today: CivilDate): Promise<void> {
     currency: CURRENCY,
     demonstration: true,
     ...SITE_DEFAULTS,
+    labourRateMinor: LABOUR_RATE_MINOR,
   });
   const seasons = storySeasons(today);
   const contextOn = contexts(seasons);

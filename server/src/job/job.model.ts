@@ -33,6 +33,8 @@ export class Job extends Model {
   @OptionalHours declare shown: number | null;
   @OptionalRef declare doneById: string | null;
   @OptionalWhole declare minutes: number | null;
+  /** an hour's work when it was signed off, in minor units; null where it was not reckoned */
+  @OptionalWhole declare labourRateMinor: number | null;
   @Text declare note: string;
   /** what it waits for; null while it is worked on */
   @OptionalText declare pausedReason: string | null;

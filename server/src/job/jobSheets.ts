@@ -89,6 +89,7 @@ export class JobSheets {
         ...{ id: photo.id, path: `/api/jobs/${id}/photos/${photo.id}`, caption: photo.caption },
         by: names.get(photo.takenById) ?? '',
       })),
+      labourRateMinor: site.labourRateMinor,
       lastShown: scheduled?.schedule.lastReading?.shown ?? null,
       version: job.version,
       record: toRecordDto(job, names),

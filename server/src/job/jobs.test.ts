@@ -48,6 +48,24 @@ describe('a job', () => {
     expect((await yard.ask<RecordPageDto>('GET', '/api/records?search=100%25')).body.total).toBe(0);
   });
 
+  it('costs its parts and its minutes, at the rate of the day on which it was signed off', async () => {
+    const first = await signOff(await ready());
+    expect(first.body.record).toMatchObject({ labourCostMinor: null, costMinor: 2890 });
+    const site = { hoursGrid: 'sinceDone', unitSystem: 'metric', staleAfterDays: 8 };
+    const setRate = (labourRateMinor: number | null, version: number) =>
+      yard.ask('PUT', '/api/site', { body: { ...site, labourRateMinor, version } });
+    expect((await setRate(3000, 1)).status).toBe(200);
+    yard.clock.set((yard.clock.now() + 86_400_000) as ReturnType<typeof yard.clock.now>);
+    const second = await signOff(await ready(), { shown: 63, doneOn: '2027-05-14' });
+    // 35 min at 30.00 an hour are 17.50; with the kit of 28.90, 46.40.
+    const cost = { labourCostMinor: 1750, partsCostMinor: 2890, costMinor: 4640 };
+    expect(second.body.record).toMatchObject(cost);
+    expect((await setRate(9000, 2)).status).toBe(200);
+    const records = await yard.ask<RecordPageDto>('GET', '/api/records');
+    expect(records.body.records.map(({ costMinor }) => costMinor)).toEqual([4640, 2890]);
+    expect((await setRate(-1, 3)).status).toBe(422);
+  });
+
   it('voided restores exactly what was before: schedule, stock and life hours', async () => {
     const before = [await oilLine(), await kits(), (await yard.ask<TodayDto>('GET', '/api/today')).body];
     const done = await signOff(await ready());

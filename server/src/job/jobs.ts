@@ -171,6 +171,7 @@ export class Jobs {
         shown: fields.shown,
         doneById: fields.doneById,
         minutes: fields.minutes,
+        labourRateMinor: site.labourRateMinor,
         note: fields.note ?? '',
         readingId: row.id,
         signedOffAt: new Date(now),

@@ -1,4 +1,5 @@
 import type { RecordDto, RecordOtherDto } from '@yugator/contracts';
+import { jobCost, lineCost } from '@yugator/core';
 import type { Job, JobItem } from './job.model.js';
 
 function doneOf(items: readonly JobItem[]): string[] {
@@ -26,12 +27,12 @@ function othersOf(items: readonly JobItem[]): RecordOtherDto[] {
 export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): RecordDto | null {
   const { doneOn, life, shown, machine } = job;
   if (doneOn === null || life === null || shown === null || !machine) return null;
-  const draws = (job.movements ?? []).map((movement) => ({
-    name: movement.article?.name ?? '',
-    unit: movement.article?.unit ?? ('piece' as const),
-    quantity: -movement.quantity,
-    costMinor: Math.round(-movement.quantity * movement.priceMinor),
+  const minutes = job.minutes ?? 0;
+  const drawn = (job.movements ?? []).map(({ article, quantity, priceMinor }) => ({
+    ...{ name: article?.name ?? '', unit: article?.unit ?? ('piece' as const) },
+    ...{ quantity: -quantity, priceMinor },
   }));
+  const cost = jobCost(drawn, minutes, job.labourRateMinor);
   return {
     jobId: job.id,
     machine: { id: machine.id, tag: machine.tag, name: machine.name },
@@ -39,11 +40,14 @@ export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): Recor
     life,
     shown,
     doneBy: names.get(job.doneById ?? '') ?? '',
-    minutes: job.minutes ?? 0,
+    minutes,
     items: doneOf(job.items ?? []),
     others: othersOf(job.items ?? []),
-    draws,
-    partsCostMinor: draws.reduce((sum, draw) => sum + draw.costMinor, 0),
+    draws: drawn.map(({ priceMinor, ...draw }) => ({
+      ...draw,
+      costMinor: lineCost({ ...draw, priceMinor }),
+    })),
+    ...{ partsCostMinor: cost.parts, labourCostMinor: cost.labour, costMinor: cost.total },
     note: job.note,
     voided: voidedOf(job, names),
   };

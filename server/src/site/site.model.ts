@@ -1,7 +1,7 @@
 import { STALE_AFTER_DAYS } from '@yugator/core';
 import type { HoursGrid, UnitSystem } from '@yugator/core';
 import { Model, Table } from 'sequelize-typescript';
-import { Flag, Id, Litres, OptionalJson, Text, Whole } from '../database/columns.js';
+import { Flag, Id, Litres, OptionalJson, OptionalWhole, Text, Whole } from '../database/columns.js';
 
 /** The one site that a Yugator keeps. */
 @Table({ tableName: 'sites' })
@@ -14,6 +14,8 @@ export class Site extends Model {
   @Text declare hoursGrid: HoursGrid;
   @Text declare unitSystem: UnitSystem;
   @Whole declare staleAfterDays: number;
+  /** an hour's work in minor units of the currency; null where it is not reckoned */
+  @OptionalWhole declare labourRateMinor: number | null;
   /** by rule; null while nothing was chosen */
   @OptionalJson declare houseRules: unknown;
   @Litres declare panLitres: number;
@@ -29,6 +31,7 @@ export const SITE_DEFAULTS = {
   hoursGrid: 'sinceDone',
   unitSystem: 'metric',
   staleAfterDays: STALE_AFTER_DAYS,
+  labourRateMinor: null,
   panLitres: 8,
   extractorLitres: 6,
   usedOilLitres: 60,

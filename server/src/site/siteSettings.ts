@@ -4,8 +4,8 @@ import { UnitOfWork } from '../database/unitOfWork.js';
 import { notFound, stale } from '../problem/problem.js';
 import { Site } from './site.model.js';
 
-function toDto({ hoursGrid, unitSystem, staleAfterDays, version }: Site): SiteSettingsDto {
-  return { hoursGrid, unitSystem, staleAfterDays, version };
+function toDto({ hoursGrid, unitSystem, staleAfterDays, labourRateMinor, version }: Site): SiteSettingsDto {
+  return { hoursGrid, unitSystem, staleAfterDays, labourRateMinor, version };
 }
 
 /** What holds for the whole site. */
@@ -24,13 +24,14 @@ export class SiteSettings {
     hoursGrid,
     unitSystem,
     staleAfterDays,
+    labourRateMinor,
   }: UpdateSiteSettingsDto): Promise<SiteSettingsDto> {
     return this.work.run(async () => {
       const site = await Site.findOne({ lock: true });
       if (!site) throw notFound('site');
       if (site.version !== version) throw stale('page of settings', toDto(site));
-      await site.update({ hoursGrid, unitSystem, staleAfterDays, version: version + 1 });
-      this.work.changed('site', 'machines');
+      await site.update({ hoursGrid, unitSystem, staleAfterDays, labourRateMinor, version: version + 1 });
+      this.work.changed('site', 'machines', 'jobs');
       return toDto(site);
     });
   }

@@ -9,8 +9,7 @@ import { Field } from '../form/Field.js';
 import { shelfQueries } from '../shelf/shelfQueries.js';
 import { quantityWords } from '../words/figures.js';
 import styles from './job.module.css';
-
-type Known = Pick<JobDrawDto, 'name' | 'unit' | 'onHand'>;
+import { knownArticles } from './knownArticles.js';
 
 /** What the job used from the shelf: proposed from its items, corrected by hand. */
 export function Draws({
@@ -22,10 +21,7 @@ export function Draws({
 }) {
   const shelf = useQuery(shelfQueries.list());
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'draws' });
-  const known = new Map<string, Known>([
-    ...proposed.map((draw) => [draw.articleId, draw] as const),
-    ...(shelf.data ?? []).map((article) => [article.id, article] as const),
-  ]);
+  const known = knownArticles(proposed, shelf.data);
   const others = (shelf.data ?? []).filter(
     (article) => !fields.some((field) => field.articleId === article.id),
   );

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { act, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { JobDto, OutcomeDto, SignOffDto, UpdateStepDto } from '@yugator/contracts';
-import { sheetSteps } from '@yugator/core';
+import { handsOnMinutes, sheetSteps } from '@yugator/core';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
@@ -11,7 +11,8 @@ import { JobPage } from './JobPage.js';
 
 /** A whole sheet is a large page; on a busy machine it takes its time. */
 const PATIENCE_MS = 20_000;
-jest.setTimeout(PATIENCE_MS);
+jest.setTimeout(2 * PATIENCE_MS);
+configure({ asyncUtilTimeout: PATIENCE_MS });
 
 const ANSWERS: Record<string, unknown> = {
   '/api/people': [
@@ -84,10 +85,12 @@ async function show() {
       </NoticeProvider>
     </QueryClientProvider>,
   );
-  await screen.findByLabelText('Minutes', {}, { timeout: PATIENCE_MS });
+  await screen.findByLabelText('Minutes');
   return view;
 }
 const minutes = () => screen.getByLabelText<HTMLInputElement>('Minutes');
+/** Minutes of hands that the oil change takes, as its sheet has them. */
+const ofOil = () => String(handsOnMinutes(now.setUp, ['oil']));
 const press = (name: string | RegExp) => act(() => fireEvent.click(screen.getByRole('button', { name })));
 const card = (text: RegExp) => {
   const found = screen.getByText(text).parentElement;
@@ -149,12 +152,10 @@ describe('the sheet of a job', () => {
     fireEvent.mouseDown(look().getByLabelText('Decided'));
     act(() => fireEvent.click(screen.getByRole('option', { name: 'Clean and refit' })));
     fireEvent.change(look().getByLabelText('Why otherwise'), { target: { value: 'None on the shelf' } });
-    await waitFor(
-      () =>
-        expect(writes.at(-1)?.body).toMatchObject({
-          found: { sight: 'dark', decided: 'cleanAndRefit', note: 'None on the shelf' },
-        }),
-      { timeout: 2000 },
+    await waitFor(() =>
+      expect(writes.at(-1)?.body).toMatchObject({
+        found: { sight: 'dark', decided: 'cleanAndRefit', note: 'None on the shelf' },
+      }),
     );
   });
 
@@ -204,7 +205,7 @@ describe('the sheet of a job', () => {
 describe('what became of it', () => {
   // A short sheet: looking for a button by its role takes long among hundreds.
   beforeEach(() => {
-    now = { ...now, setUp: { ...now.setUp, items: [ITEMS[1]] } };
+    now = { ...now, setUp: { ...now.setUp, items: [ITEMS[0]] } };
   });
 
   it('cannot be signed off while nothing is said', async () => {
@@ -216,9 +217,12 @@ describe('what became of it', () => {
   it('done proposes minutes and parts, which somebody may put right', async () => {
     await show();
     press('Done: Engine oil and filter');
-    await waitFor(() => expect(minutes().value).toBe('30'));
+    await waitFor(() => expect(minutes().value).toBe(ofOil()));
     expect(screen.getByLabelText<HTMLInputElement>('Pieces of Oil change kit').value).toBe('1');
     expect(screen.getByText('2 items not settled: not done, due as before.')).toBeDefined();
+    // Half an hour at 30.00 is 15.00, with the kit of 28.90: 43.90.
+    fireEvent.change(minutes(), { target: { value: '30' } });
+    await waitFor(() => expect(screen.getByText('£43.90')).toBeDefined());
     fireEvent.change(minutes(), { target: { value: '50' } });
     press('Done: Air filter: look at');
     await waitFor(() =>
@@ -263,7 +267,7 @@ describe('what became of it', () => {
     });
     await show();
     press('Done: Engine oil and filter');
-    await waitFor(() => expect(minutes().value).toBe('30'));
+    await waitFor(() => expect(minutes().value).toBe(ofOil()));
     act(() => fireEvent.click(screen.getByRole('checkbox', { name: /Seat torn/ })));
     refusal = {
       ...{ type: 'about:blank', title: 't', status: 422, detail: 'd' },
@@ -278,7 +282,7 @@ describe('what became of it', () => {
       doneOn: '2027-05-13',
       shown: 411.5,
       doneById: 'p',
-      minutes: 30,
+      minutes: Number(ofOil()),
       version: 1,
     });
     expect(sent).toMatchObject({ usedOilLitres: 2, mendedDefectIds: ['d'] });

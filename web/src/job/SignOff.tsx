@@ -16,11 +16,12 @@ import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
-import { usedOilLitres } from '@yugator/core';
+import { handsOnMinutes, usedOilLitres } from '@yugator/core';
 import type { Sheet } from '@yugator/core';
 import { MendedDefects } from './MendedDefects.js';
 import { peopleQueries } from '../setup/peopleQueries.js';
 import { countWords, hoursWords } from '../words/figures.js';
+import { CostLine } from './CostLine.js';
 import { Draws } from './Draws.js';
 import styles from './job.module.css';
 import { jobQueries } from './jobQueries.js';
@@ -32,12 +33,13 @@ function leftWords(job: JobDto): string {
   return left ? `${countWords(left, 'item')} not settled: not done, due as before.` : '';
 }
 
-/** What the items done so far come to: their minutes, and what they take from the shelf. */
+/** What the items done so far come to: their minutes of hands, and what they take from the shelf. */
 function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws'> {
   return {
-    minutes: job.items
-      .filter(({ outcome }) => outcome === 'done')
-      .reduce((sum, item) => sum + item.minutes, 0),
+    minutes: handsOnMinutes(
+      job.setUp,
+      job.items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId),
+    ),
     draws: job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity })),
   };
 }
@@ -127,6 +129,7 @@ function SignOffForm({ job, people, sheet }: Props & { people: readonly PersonDt
         <Field form={form} name="usedOilLitres" label="Used oil into the container, litres" figure />
       ) : null}
       <MendedDefects form={form} job={job} />
+      <CostLine form={form} job={job} />
       <Field form={form} name="note" label="Note" multiline minRows={2} />
       <div className={form_.acts}>
         <Button

@@ -40,8 +40,11 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
         {record.draws.map((draw) => `${quantityWords(draw.quantity, draw.unit)} × ${draw.name}`).join(', ') ||
           '–'}
       </td>
-      <td className={table.number} data-label="Parts:">
-        {moneyWords(record.partsCostMinor, site.currency)}
+      <td className={table.number} data-label="Cost:">
+        {moneyWords(record.costMinor, site.currency)}
+        {record.labourCostMinor === null ? null : (
+          <div className="soft">of it labour {moneyWords(record.labourCostMinor, site.currency)}</div>
+        )}
       </td>
       <td className={table.short}>
         {record.doneBy}, {record.minutes} min
@@ -78,7 +81,7 @@ export function RecordTable({
           <th className={table.number}>Life hours</th>
           <th>What</th>
           <th>Used</th>
-          <th className={table.number}>Parts</th>
+          <th className={table.number}>Cost</th>
           <th>By</th>
           <th>
             <span className="visually-hidden">Void</span>

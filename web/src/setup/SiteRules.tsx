@@ -5,12 +5,14 @@ import { UpdateSiteSettingsDto } from '@yugator/contracts';
 import type { SiteSettingsDto } from '@yugator/contracts';
 import { useWrite } from '../api/useWrite.js';
 import { Field } from '../form/Field.js';
+import { MoneyField } from '../form/MoneyField.js';
 import styles from '../form/form.module.css';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
+import { useSession } from '../session/useSession.js';
 import { siteQueries } from './siteQueries.js';
 
 const GRID_WORDS = {
@@ -20,6 +22,7 @@ const GRID_WORDS = {
 const UNIT_WORDS = { metric: 'Litres, N·m, kPa, mm', us: 'Quarts, lbf·ft, psi, inches' } as const;
 
 function RulesForm({ settings }: { settings: SiteSettingsDto }) {
+  const { site } = useSession();
   const say = useNotice();
   const form = useDtoForm(UpdateSiteSettingsDto, settings);
   const update = useWrite<SiteSettingsDto, UpdateSiteSettingsDto>(
@@ -69,6 +72,14 @@ function RulesForm({ settings }: { settings: SiteSettingsDto }) {
           ))}
         </Field>
         <Field form={form} name="staleAfterDays" label="A reading is stale after days" figure />
+        <MoneyField
+          form={form}
+          name="labourRateMinor"
+          label="An hour of the crew"
+          currency={site.currency}
+          hint="Such as 32.50; empty, labour is not reckoned"
+          mayBeEmpty
+        />
       </div>
       <div>
         <Button type="submit" variant="contained" color="primary" loading={update.isPending}>

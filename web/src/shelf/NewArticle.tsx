@@ -5,6 +5,7 @@ import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { Field } from '../form/Field.js';
 import form_ from '../form/form.module.css';
+import { MoneyField } from '../form/MoneyField.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { useNotice } from '../page/Notice.js';
@@ -45,11 +46,11 @@ function NewArticleForm({ onDone }: { onDone: () => void }) {
           <MenuItem value="litre">Litres</MenuItem>
         </Field>
         <Field form={form} name="leastOnHand" label="Least wanted on hand" figure />
-        <Field
+        <MoneyField
           form={form}
           name="priceMinor"
-          label={`Price of one (${site.currency})`}
-          figure={(price) => Math.round(price * 100)}
+          label="Price of one"
+          currency={site.currency}
           hint="Such as 28.90"
         />
       </div>

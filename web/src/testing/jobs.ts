@@ -27,6 +27,7 @@ export const job = (over: Partial<JobDto> = {}): JobDto => ({
     openedBy: 'Marit',
     proposed: [],
     lastShown: 412.6,
+    labourRateMinor: 3000,
     version: 1,
     record: null,
     steps: [],

@@ -24,7 +24,18 @@ export function quantityWords(quantity: number, unit: 'piece' | 'litre'): string
 
 /** An amount of money in minor units: £28.90. */
 export function moneyWords(minor: number, currency: string): string {
-  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);
+  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(
+    minor / minorOf(currency).perUnit,
+  );
+}
+
+/** How a currency is divided (ISO 4217): minor units in one, and the decimals that shows as. */
+export function minorOf(currency: string): { readonly perUnit: number; readonly digits: number } {
+  const { maximumFractionDigits: digits = 2 } = new Intl.NumberFormat('en-GB', {
+    style: 'currency',
+    currency,
+  }).resolvedOptions();
+  return { perUnit: 10 ** digits, digits };
 }
 
 /** "1 item", "3 items" */

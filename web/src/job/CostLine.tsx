@@ -1,0 +1,37 @@
+import { useQuery } from '@tanstack/react-query';
+import type { JobDto, SignOffDto } from '@yugator/contracts';
+import { jobCost } from '@yugator/core';
+import { useWatch } from 'react-hook-form';
+import type { UseFormReturn } from 'react-hook-form';
+import { useSession } from '../session/useSession.js';
+import { shelfQueries } from '../shelf/shelfQueries.js';
+import { moneyWords } from '../words/figures.js';
+import { knownArticles } from './knownArticles.js';
+
+interface Props {
+  readonly form: Pick<UseFormReturn<SignOffDto>, 'control'>;
+  readonly job: JobDto;
+}
+
+/** What the job comes to with what stands in the form. */
+export function CostLine({ form, job }: Props) {
+  const { site } = useSession();
+  const shelf = useQuery(shelfQueries.list());
+  const [minutes, draws] = useWatch({ control: form.control, name: ['minutes', 'draws'] });
+  const known = knownArticles(job.proposed, shelf.data);
+  const priced = draws.map(({ articleId, quantity }) => ({
+    quantity: Number.isFinite(quantity) ? quantity : 0,
+    priceMinor: known.get(articleId)?.priceMinor ?? 0,
+  }));
+  const rate = job.labourRateMinor;
+  const cost = jobCost(priced, Number.isFinite(minutes) ? minutes : 0, rate);
+  const money = (minor: number) => moneyWords(minor, site.currency);
+  return (
+    <p>
+      Comes to <b className="fig">{money(cost.total)}</b>: parts and fluids {money(cost.parts)}
+      {cost.labour === null || rate === null
+        ? '; labour is not reckoned, Setup has no rate.'
+        : `, labour ${money(cost.labour)} at ${money(rate)} an hour.`}
+    </p>
+  );
+}
