@@ -1,4 +1,4 @@
-import type { MachineSetUp } from '@yugator/core';
+import type { Finding, MachineSetUp } from '@yugator/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -284,6 +284,8 @@ export class RecordDto {
   items!: string[];
   /** items that were kept, deferred or found defective, and why */
   others!: RecordOtherDto[];
+  /** what was measured and seen, each step once */
+  findings!: Finding[];
   draws!: RecordDrawDto[];
   /** parts and fluids, in minor units of the site's currency */
   partsCostMinor!: number;

@@ -1,4 +1,4 @@
-import type { Trigger } from '@yugator/core';
+import type { Finding, Trigger } from '@yugator/core';
 import { IsIn } from 'class-validator';
 
 /** What the crew lead says to a proposal: take it over, not before there is new evidence, or ask again in a month. */
@@ -11,6 +11,8 @@ export class CheckDto {
   on!: string;
   life!: number;
   isGood!: boolean;
+  /** what it found, with the limits of that day */
+  findings!: Finding[];
 }
 
 /** A proposal to check an item more or less often, with the figures behind it. */

@@ -11,7 +11,7 @@ const CHARGE_TABLE = [
 ] as const;
 
 /** Below this it is recharged (common practice). */
-const RECHARGE_BELOW_VOLTS = 12.4;
+export const RECHARGE_BELOW_VOLTS = 12.4;
 /** Below half charged the acid of a battery freezes in a hard frost. */
 const FREEZES_BELOW_PERCENT = 50;
 

@@ -75,6 +75,14 @@ describe('tyres', () => {
   ])('at %s and %s kPa', (left, right, faults) => {
     expect(judgeTyres(left, right, spec)).toEqual(faults);
   });
+
+  it('are right at the figure that the card shows, though its book has it in psi', () => {
+    // 14 psi = 96.53 kPa, which a card in metric units shows as 97 kPa.
+    const one = { low: 96.53, high: 96.53, sidewallMaximum: 96.53 };
+    expect(judgeTyres(97, 97, one)).toEqual([]);
+    expect(judgeTyres(98, 97, one)).toEqual(['aboveSidewall']);
+    expect(judgeTyres(95, 96.5, one)).toEqual(['below']);
+  });
 });
 
 describe('other checks', () => {

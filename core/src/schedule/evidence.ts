@@ -7,13 +7,13 @@ export interface Check extends ServicePoint {
 }
 
 /** A proposal to check more or less often, with the checks behind it. */
-export interface IntervalProposal {
+export interface IntervalProposal<C extends Check = Check> {
   readonly kind: 'longer' | 'shorter';
   /** of the present interval */
   readonly factor: number;
   readonly triggers: readonly Trigger[];
   /** those that it rests on, in order of time */
-  readonly checks: readonly Check[];
+  readonly checks: readonly C[];
 }
 
 /** So many good ones in a row make it longer; so many bad ones of the last few make it shorter (our own rule). */
@@ -60,15 +60,15 @@ interface Intervals {
  * What the checks of an item since its interval was last settled say about it; null where they say nothing. Under warranty an
  * interval is never longer than the book's.
  */
-export function proposeInterval(
-  checks: readonly Check[],
+export function proposeInterval<C extends Check>(
+  checks: readonly C[],
   { present, book, isUnderWarranty }: Intervals,
-): IntervalProposal | null {
+): IntervalProposal<C> | null {
   const inOrder = [...checks].sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.life - b.life));
   const lately = inOrder.slice(-LAST_FEW);
   const row = inOrder.slice(-GOOD_IN_A_ROW);
   const share = shareOfBook(present, book);
-  const propose = (kind: IntervalProposal['kind'], factor: number, behind: readonly Check[]) => {
+  const propose = (kind: IntervalProposal['kind'], factor: number, behind: readonly C[]) => {
     const triggers = present.map((trigger) => scaled(trigger, factor));
     const isSame = JSON.stringify(triggers) === JSON.stringify(present);
     return isSame ? null : { kind, factor, triggers, checks: behind };
@@ -85,6 +85,9 @@ export function proposeInterval(
 }
 
 /** The checks made after `point`, or all where nothing was settled yet. */
-export function checksSince(checks: readonly Check[], point: ServicePoint['on'] | null): readonly Check[] {
+export function checksSince<C extends Check>(
+  checks: readonly C[],
+  point: ServicePoint['on'] | null,
+): readonly C[] {
   return point === null ? checks : checks.filter(({ on }) => on > point);
 }

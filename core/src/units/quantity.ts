@@ -95,3 +95,8 @@ export function shownRange({ low, high }: QuantityRange, dimension: Dimension, s
   const [from, to] = [low, high].map((value) => inUnit(value, dimension, unit, decimals));
   return `${from === to ? from : `${from}–${to}`} ${unit}`;
 }
+
+/** A value in SI as `system` shows it, with its unit: "1.99 L". */
+export function shownValue(value: number, dimension: Dimension, system: UnitSystem): string {
+  return shownRange({ low: value, high: value }, dimension, system);
+}

@@ -8,10 +8,10 @@ import { schedule } from './migrations/0004-schedule.js';
 import { meters } from './migrations/0005-meters.js';
 import { sheets } from './migrations/0006-sheets.js';
 import { findings } from './migrations/0007-findings.js';
-import { labour } from './migrations/0008-labour.js';
+import { costAndFindings } from './migrations/0008-cost-and-findings.js';
 
 const MIGRATIONS: readonly Migration[] = [
-  ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, labour],
+  ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
 ];
 
 async function runAll(sequelize: Sequelize, statements: readonly string[]): Promise<void> {

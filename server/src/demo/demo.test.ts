@@ -7,6 +7,8 @@ import { Job } from '../job/job.model.js';
 import { Machine } from '../machine/machine.model.js';
 import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
 import { LiveFeed } from '../live/liveFeed.js';
+import type { MachineParts } from '../machine/machineParts.js';
+import { Evidence } from '../schedule/evidence.js';
 import { FleetFacts } from '../schedule/fleetFacts.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { Seasons } from '../season/seasons.js';
@@ -47,6 +49,22 @@ describe.each(['2026-11-23T12:00:00Z', '2027-05-13T12:00:00Z', '2028-02-29T00:30
       expect(machines.filter(({ schedule }) => schedule.answers[0]?.state === 'overdue').length).toBeLessThan(
         16,
       );
+    });
+
+    it('has written down what checks found, so that some are proposed less often and some more', async () => {
+      const kinds = new Set<string>();
+      const fleet = fleetOn(now);
+      const calendar = new SiteCalendar(new SetClock(now));
+      const evidence = new Evidence(
+        new UnitOfWork({} as never, new LiveFeed()),
+        calendar,
+        fleet,
+        {} as MachineParts,
+      );
+      for (const { machine } of await fleet.read()) {
+        for (const { kind } of await evidence.of(machine.id)) kinds.add(kind);
+      }
+      expect([...kinds].sort()).toEqual(['longer', 'shorter']);
     });
 
     it('tells a past that could have been: no reading runs backwards or lies ahead', async () => {

@@ -1,5 +1,5 @@
 import { proposedDraw, roundQuantity } from '@yugator/core';
-import type { Draw, ItemArticle } from '@yugator/core';
+import type { Draw, Finding, ItemArticle } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import type { Book } from '../books/book.model.js';
 import { Job, JobItem } from '../job/job.model.js';
@@ -12,6 +12,7 @@ import type { DemoJob } from './machineHistory.js';
 interface MachineJob extends DemoJob {
   readonly id: string;
   readonly machineId: string;
+  readonly findings: (itemId: string) => Finding[] | null;
 }
 
 /** The columns of a row to be written. */
@@ -44,8 +45,9 @@ export class DemoJobs {
     );
   }
 
-  add(machineId: string, jobs: readonly DemoJob[]): void {
-    this.jobs.push(...jobs.map((job) => ({ ...job, id: uuid(), machineId })));
+  /** Takes in the jobs of a machine, with what its checks found of an item. */
+  add(machineId: string, jobs: readonly DemoJob[], findings: MachineJob['findings']): void {
+    this.jobs.push(...jobs.map((job) => ({ ...job, id: uuid(), machineId, findings })));
   }
 
   async write(): Promise<void> {
@@ -64,7 +66,9 @@ export class DemoJobs {
     await Job.bulkCreate(this.jobs.map((job) => this.jobRow(job)));
     await JobItem.bulkCreate(
       this.jobs.flatMap((job) =>
-        job.itemIds.map((itemId) => ({ jobId: job.id, itemId, outcome: 'done', version: 2 })),
+        job.itemIds.map((itemId) => ({
+          ...{ jobId: job.id, itemId, outcome: 'done', version: 2, findings: job.findings(itemId) },
+        })),
       ),
     );
     await Movement.bulkCreate(this.movements());

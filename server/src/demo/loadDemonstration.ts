@@ -14,6 +14,7 @@ import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
 import { hashPassword } from '../session/password.js';
 import { Site, SITE_DEFAULTS } from '../site/site.model.js';
 import { loadFindings } from './demoFindings.js';
+import { demoFindings } from './demoChecks.js';
 import { DemoJobs } from './demoJobs.js';
 import {
   BLOWER_TAG,
@@ -32,6 +33,7 @@ import { specCardOf } from './specCards.js';
 
 const PASSWORD = 'larkmere-shed';
 const SEED = 20_270_513;
+const CHECKS_SEED = 9000;
 
 export const DEMONSTRATION_SIGN_INS: readonly { name: string; role: Role; password: string }[] = [
   { name: 'Marit Osgood', role: 'crewLead', password: PASSWORD },
@@ -211,7 +213,12 @@ async function load(today: CivilDate): Promise<void> {
       history,
       crew,
     );
-    jobs.add(machineId, history.jobs);
+    const itemById = new Map(items.map((item) => [item.id, item]));
+    const chance = random(CHECKS_SEED + index);
+    jobs.add(machineId, history.jobs, (itemId) => {
+      const item = itemById.get(itemId);
+      return item ? demoFindings(machine, item, chance) : null;
+    });
     machineIds.set(machine.tag, machineId);
   }
   await jobs.write();

@@ -58,6 +58,8 @@ export class JobItem extends Model {
   @OptionalHours declare untilLife: number | null;
   @OptionalDay declare untilOn: string | null;
   @OptionalText declare severity: Severity | null;
+  /** what was measured and seen of it, kept at sign-off; null where nothing was */
+  @OptionalJson declare findings: unknown;
   @Column({ type: DataType.STRING, allowNull: false, defaultValue: '' }) declare note: string;
   @Whole declare version: number;
   @BelongsTo(() => Item) declare item?: Item;

@@ -1,5 +1,7 @@
 import type { RecordDto, RecordOtherDto } from '@yugator/contracts';
 import { jobCost, lineCost } from '@yugator/core';
+import type { Finding } from '@yugator/core';
+import { findingsOf } from './findings.js';
 import type { Job, JobItem } from './job.model.js';
 
 function doneOf(items: readonly JobItem[]): string[] {
@@ -23,6 +25,11 @@ function othersOf(items: readonly JobItem[]): RecordOtherDto[] {
   );
 }
 
+/** A step that several items share found what it found once. */
+function onceEach(findings: readonly Finding[]): Finding[] {
+  return [...new Map(findings.map((finding) => [finding.key, finding])).values()];
+}
+
 /** The record of a job that was signed off (and perhaps voided since); null for other jobs. The job carries its associations. */
 export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): RecordDto | null {
   const { doneOn, life, shown, machine } = job;
@@ -43,6 +50,7 @@ export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): Recor
     minutes,
     items: doneOf(job.items ?? []),
     others: othersOf(job.items ?? []),
+    findings: onceEach((job.items ?? []).flatMap(findingsOf)),
     draws: drawn.map(({ priceMinor, ...draw }) => ({
       ...draw,
       costMinor: lineCost({ ...draw, priceMinor }),

@@ -2,6 +2,7 @@ import type { JobDto } from '@yugator/contracts';
 import {
   CAUTIONS,
   composeSheet,
+  fieldsOf,
   fillNeedOf,
   fillPlan,
   litresOfNeed,
@@ -9,6 +10,9 @@ import {
   PHASE_WORDS,
   ruleWords,
   shownRange,
+  shownUnit,
+  shownValue,
+  wantedWords,
 } from '@yugator/core';
 import type { Caution, Measurement, SheetStep, UnitSystem } from '@yugator/core';
 import type { Column, Content } from 'pdfmake/interfaces.js';
@@ -23,32 +27,18 @@ function box(): Column {
 }
 
 function volume(litres: number, units: UnitSystem): string {
-  return shownRange({ low: litres, high: litres }, 'volume', units);
+  return shownValue(litres, 'volume', units);
 }
 
+/** What is to be measured, with a blank for each figure. */
 function measureWords(measurement: Measurement, units: UnitSystem): string {
-  switch (measurement.kind) {
-    case 'range':
-      return `${measurement.label}: ${BLANK} (${shownRange(measurement, measurement.dimension, units)})`;
-    case 'freePlay':
-      return `${measurement.label}: left ${BLANK} right ${BLANK} (${shownRange(measurement, 'length', units)})`;
-    case 'tyres': {
-      const most = { low: measurement.sidewallMaximum, high: measurement.sidewallMaximum };
-      return `${measurement.label}: left ${BLANK} right ${BLANK} (${shownRange(measurement, 'pressure', units)}, never above ${shownRange(most, 'pressure', units)})`;
-    }
-    case 'battery':
-      return `${measurement.label}: ${BLANK} V (12.4 V or more)`;
-    case 'charging':
-      return `${measurement.label}: ${BLANK} V (13.8 to 14.7 V), at idle ${BLANK} V`;
-    case 'deck':
-      return `${measurement.label}: left ${BLANK} right ${BLANK} front ${BLANK} rear ${BLANK}`;
-    case 'bladeTips':
-      return `${measurement.label}: ${BLANK} and ${BLANK}`;
-    case 'grease':
-      return `${measurement.label}: ${BLANK} (usually ${measurement.usual})`;
-    case 'bolts':
-      return `Loose: ${BLANK} of ${BLANK}`;
-  }
+  const fields = fieldsOf(measurement);
+  const blanks = fields.map(({ label, dimension }) => {
+    const unit = dimension === null ? '' : ` ${shownUnit(dimension, units).unit}`;
+    return `${fields.length === 1 ? '' : `${label.toLowerCase()} `}${BLANK}${unit}`;
+  });
+  const wanted = wantedWords(measurement, units);
+  return `${measurement.label}: ${blanks.join(', ')}${wanted ? ` (${wanted})` : ''}`;
 }
 
 function fillWords(step: SheetStep, job: JobDto, units: UnitSystem): string[] {

@@ -79,9 +79,9 @@ export class PaperController {
   async record(@Param('id') id: string, @Query() { paper = 'a4' }: PaperQueryDto): Promise<StreamableFile> {
     const scheduled = await this.schedule.readOne(id);
     if (!scheduled) throw notFound('machine');
-    const { today } = await this.calendar.read();
+    const { site, today } = await this.calendar.read();
     const machine = toMachineDto(scheduled);
-    const content = serviceRecordPaper(machine, await this.records.allOf(id), today);
+    const content = serviceRecordPaper(machine, await this.records.allOf(id), today, site.unitSystem);
     return new StreamableFile(await toPdf(paperOf(paper, `Service record ${machine.tag}`, content)));
   }
 

@@ -1,7 +1,9 @@
 import type { MachineDto, RecordDto } from '@yugator/contracts';
+import { findingWords } from '@yugator/core';
+import type { UnitSystem } from '@yugator/core';
 import type { Content, TableCell } from 'pdfmake/interfaces.js';
 
-function rowOf(record: RecordDto): TableCell[] {
+function rowOf(record: RecordDto, units: UnitSystem): TableCell[] {
   const others = record.others.map(
     ({ name, outcome, note }) => `${name} (${outcome}${note ? `: ${note}` : ''})`,
   );
@@ -9,11 +11,19 @@ function rowOf(record: RecordDto): TableCell[] {
     ({ name, quantity, unit }) => `${quantity}${unit === 'litre' ? ' L' : ''} × ${name}`,
   );
   const what = [...record.items, ...others].join('; ');
+  const found = record.findings.map(
+    (finding) => `${finding.isGood ? '' : 'NOT GOOD: '}${findingWords(finding, units)}`,
+  );
   const voided = record.voided ? `VOID: ${record.voided.reason}. ` : '';
   return [
     record.doneOn,
     { text: record.life.toFixed(1), alignment: 'right' },
-    { text: [voided ? { text: voided, bold: true } : '', what, record.note ? ` (${record.note})` : ''] },
+    {
+      stack: [
+        { text: [voided ? { text: voided, bold: true } : '', what, record.note ? ` (${record.note})` : ''] },
+        ...(found.length ? [{ text: `Found: ${found.join('; ')}`, fontSize: 8 }] : []),
+      ],
+    },
     used.join(', ') || '–',
     record.doneBy,
   ];
@@ -32,6 +42,7 @@ export function serviceRecordPaper(
   machine: MachineDto,
   records: readonly RecordDto[],
   on: string,
+  units: UnitSystem,
 ): Content[] {
   const { tag, name, make, model, serial, inServiceOn, life } = machine;
   return [
@@ -50,7 +61,7 @@ export function serviceRecordPaper(
       table: {
         headerRows: 1,
         widths: [58, 42, '*', 130, 70],
-        body: [HEADS, ...records.map(rowOf)],
+        body: [HEADS, ...records.map((record) => rowOf(record, units))],
       },
     },
   ];

@@ -1,4 +1,5 @@
 import type { EvidenceDto, JobDto, MachineDetailDto, ProblemDto } from '@yugator/contracts';
+import { emptySpecCard } from '@yugator/contracts';
 import { instant } from '@yugator/core';
 import { Session } from '../session/session.model.js';
 import { jobActs } from '../testing/jobActs.js';
@@ -44,7 +45,37 @@ const answer = (itemId: string, said: string) =>
     body: { answer: said },
   });
 
+const deck = { name: 'Deck', sidewaysWithin: 2, low: 3, high: 6, tipsWithin: null };
+
 describe('what checks found', () => {
+  it('is kept with the record by the limits of that day, whatever the card says later', async () => {
+    const path = `/api/machines/${yard.crew.machine}`;
+    const level = {
+      ...{ name: 'Deck: level', action: 'adjust', component: 'deck', minutes: 15, renews: [] },
+      ...{ reference: '', note: '', windowHours: null, windowDays: null },
+      triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
+    };
+    await yard.ask('PUT', `${path}/items`, { body: { items: [level], version: 1 } });
+    const card = (decks: object[], version: number) =>
+      yard.ask<MachineDetailDto>('PUT', `${path}/spec`, {
+        body: { spec: { ...emptySpecCard(), decks }, version },
+      });
+    const { body: carded } = await card([deck], 2);
+    const { body: job } = await open([carded.ownItems[0]?.id ?? '']);
+    const found = { left: 76, right: 78.5, front: 74, rear: 79 };
+    const step = { isDone: true, isAcknowledged: true, found, version: 0 };
+    await yard.ask<JobDto>('PUT', `/api/jobs/${job.id}/steps/deckLevel.measure`, { ...mechanic, body: step });
+    const { body: now } = await yard.ask<JobDto>('GET', `/api/jobs/${job.id}`);
+    await signOff((await tick(now)).body);
+    // 2.5 mm side to side: out by the card of that day (2 mm), though within what is usual (3 mm).
+    const kept = [{ key: 'deckLevel.measure', found, isGood: false, measurement: { sidewaysWithin: 2 } }];
+    const findings = async () => (await yard.ask<JobDto>('GET', `/api/jobs/${job.id}`)).body.record?.findings;
+    expect(await findings()).toMatchObject(kept);
+    expect((await card([{ ...deck, sidewaysWithin: 5 }], carded.version)).status).toBe(200);
+    expect(await findings()).toMatchObject(kept);
+    expect((await card([{ ...deck, low: 7 }], carded.version + 1)).status).toBe(422);
+  });
+
   it('good four times in a row proposes half as long again; accepted it departs from the book with its reason', async () => {
     const bolts = await boltsOf();
     for (const day of [14, 15, 16]) await check(bolts, day, 0);
@@ -55,7 +86,7 @@ describe('what checks found', () => {
         itemId: bolts,
         kind: 'longer',
         triggers: [{ hours: 75 }],
-        checks: [{ isGood: true, life: 74 }, {}, {}, { life: 77 }],
+        checks: [{ isGood: true, life: 74, findings: [{ found: { loose: 0 } }] }, {}, {}, { life: 77 }],
       },
     ]);
     expect((await answer(bolts, 'accepted')).status).toBe(201);

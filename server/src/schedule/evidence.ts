@@ -1,21 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import type { EvidenceAnswer, EvidenceDto, Found } from '@yugator/contracts';
-import {
-  addDays,
-  checksSince,
-  civilDate,
-  foundGood,
-  lifeHours,
-  proposeInterval,
-  sheetSteps,
-} from '@yugator/core';
-import type { Action, Check, CivilDate, IntervalProposal } from '@yugator/core';
+import type { EvidenceAnswer, EvidenceDto } from '@yugator/contracts';
+import { addDays, checksSince, civilDate, lifeHours, proposeInterval } from '@yugator/core';
+import type { Action, Check, CivilDate, Finding, IntervalProposal } from '@yugator/core';
+import { Op } from 'sequelize';
 import { Item } from '../books/book.model.js';
 import { storedTriggers } from '../books/toScheduleItem.js';
-import { jsonValue } from '../database/columns.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { Job, JobItem, JobStep } from '../job/job.model.js';
-import { setUpOf } from '../job/setUpOf.js';
+import { findingsOf } from '../job/findings.js';
+import { Job, JobItem } from '../job/job.model.js';
 import { MachineParts } from '../machine/machineParts.js';
 import { Person } from '../people/person.model.js';
 import { notFound, Problem } from '../problem/problem.js';
@@ -35,6 +27,10 @@ function isUnderWarranty({ machine, schedule }: ScheduledMachine, today: CivilDa
   return isInTime && (warrantyHours === null || schedule.life <= warrantyHours);
 }
 
+interface FoundCheck extends Check {
+  readonly findings: Finding[];
+}
+
 /** What the checks of jobs say about how often they are worth doing. */
 @Injectable()
 export class Evidence {
@@ -52,7 +48,7 @@ export class Evidence {
     const { today } = await this.calendar.read();
     const items = scheduled.facts.items.filter(({ action }) => CHECKED.has(action));
     const [checks, answers, books] = await Promise.all([
-      this.checks(scheduled),
+      this.checks(machineId),
       EvidenceAnswerRow.findAll({ where: { machineId }, raw: true }),
       Item.findAll({ where: { id: items.map(({ id }) => id) } }),
     ]);
@@ -64,10 +60,13 @@ export class Evidence {
         return [];
       // What was accepted or refused is settled: only newer checks count.
       const settled = answer && answer.answer !== 'later' ? civilDate(answer.answeredOn) : null;
-      const proposal: IntervalProposal | null = proposeInterval(checksSince(checks.get(id) ?? [], settled), {
-        ...{ present: triggers, book: bookOf.get(id) ?? triggers },
-        isUnderWarranty: isUnderWarranty(scheduled, today),
-      });
+      const proposal: IntervalProposal<FoundCheck> | null = proposeInterval(
+        checksSince(checks.get(id) ?? [], settled),
+        {
+          ...{ present: triggers, book: bookOf.get(id) ?? triggers },
+          isUnderWarranty: isUnderWarranty(scheduled, today),
+        },
+      );
       if (!proposal) return [];
       return [
         {
@@ -123,35 +122,21 @@ export class Evidence {
   }
 
   /** Every check of the machine's items in jobs that count, good or bad. */
-  private async checks(scheduled: ScheduledMachine): Promise<Map<string, Check[]>> {
-    const { site } = await this.calendar.read();
+  private async checks(machineId: string): Promise<Map<string, FoundCheck[]>> {
     const jobs = await Job.findAll({
-      where: { machineId: scheduled.machine.id, state: 'signedOff' },
-      include: [JobItem],
+      where: { machineId, state: 'signedOff' },
+      include: [{ model: JobItem, where: { findings: { [Op.not]: null } } }],
     });
-    const rows = await JobStep.findAll({ where: { jobId: jobs.map(({ id }) => id), isDone: true } });
-    const checks = new Map<string, Check[]>();
-    for (const job of jobs) {
-      const own = rows.filter(({ jobId, found }) => jobId === job.id && found !== null);
-      if (own.length === 0 || job.doneOn === null || job.life === null) continue;
-      const point = { on: civilDate(job.doneOn), life: lifeHours(job.life) };
-      const items = new Set((job.items ?? []).map(({ itemId }) => itemId));
-      for (const [itemId, isGood] of verdictsOf(sheetSteps(setUpOf(scheduled, site, items)), own)) {
-        checks.set(itemId, [...(checks.get(itemId) ?? []), { ...point, isGood }]);
+    const checks = new Map<string, FoundCheck[]>();
+    for (const { doneOn, life, items } of jobs) {
+      if (doneOn === null || life === null) continue;
+      const point = { on: civilDate(doneOn), life: lifeHours(life) };
+      for (const item of items ?? []) {
+        const findings = findingsOf(item);
+        const isGood = findings.every((finding) => finding.isGood);
+        checks.set(item.itemId, [...(checks.get(item.itemId) ?? []), { ...point, isGood, findings }]);
       }
     }
     return checks;
   }
-}
-
-/** Whether all that a job found of an item was good; items of which it found nothing are left out. */
-function verdictsOf(steps: ReturnType<typeof sheetSteps>, rows: readonly JobStep[]): Map<string, boolean> {
-  const verdicts = new Map<string, boolean>();
-  for (const row of rows) {
-    const step = steps.find(({ key }) => key === row.stepKey);
-    const isGood = step ? foundGood(step, jsonValue(row.found) as Found) : null;
-    if (!step || isGood === null) continue;
-    for (const itemId of step.itemIds) verdicts.set(itemId, (verdicts.get(itemId) ?? true) && isGood);
-  }
-  return verdicts;
 }

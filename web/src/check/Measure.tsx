@@ -1,13 +1,11 @@
 import TextField from '@mui/material/TextField';
-import { inUnit, parseQuantity, shownRange, shownUnit } from '@yugator/core';
-import type { Measurement, UnitSystem } from '@yugator/core';
+import { fieldsOf, inUnit, parseQuantity, shownUnit, wantedWords } from '@yugator/core';
+import type { MeasureField, Measurement, UnitSystem } from '@yugator/core';
 import { useState } from 'react';
 import { useSession } from '../session/useSession.js';
 import { parseFigure } from '../words/figures.js';
 import styles from './check.module.css';
-import { fieldsOf } from './fields.js';
-import type { MeasureField } from './fields.js';
-import { judgeMeasured, lengthWords } from './judge.js';
+import { judgeMeasured } from './judge.js';
 
 type Values = Readonly<Record<string, number>>;
 
@@ -32,32 +30,6 @@ function shown(value: number | undefined, { dimension }: MeasureField, units: Un
   return inUnit(value, dimension, unit, decimals);
 }
 
-/** The range that is wanted, in the units of the person. */
-function wanted(measurement: Measurement, units: UnitSystem): string | null {
-  switch (measurement.kind) {
-    case 'range':
-      return shownRange(measurement, measurement.dimension, units);
-    case 'freePlay':
-      return `${shownRange(measurement, 'length', units)}, both sides within ${lengthWords(measurement.equalWithin, units)}`;
-    case 'tyres': {
-      const most = { low: measurement.sidewallMaximum, high: measurement.sidewallMaximum };
-      return `${shownRange(measurement, 'pressure', units)}, both alike, never above ${shownRange(most, 'pressure', units)}`;
-    }
-    case 'battery':
-      return '12.4 V or more';
-    case 'charging':
-      return `${shownRange(measurement, 'voltage', units)}, at idle ${shownRange({ low: measurement.idleLow, high: measurement.idleLow }, 'voltage', units)} or more`;
-    case 'deck':
-      return `sides within ${lengthWords(measurement.sidewaysWithin, units)}, front ${shownRange(measurement, 'length', units)} lower`;
-    case 'bladeTips':
-      return `within ${lengthWords(measurement.within, units)} of each other`;
-    case 'grease':
-      return `usually ${measurement.usual}`;
-    case 'bolts':
-      return null;
-  }
-}
-
 /** Figures typed in any unit and judged at once. */
 export function Measure({ measurement, values, onChange, disabled = false }: Props) {
   const { site } = useSession();
@@ -76,19 +48,12 @@ export function Measure({ measurement, values, onChange, disabled = false }: Pro
     onChange(Object.fromEntries(parsed));
   };
   const judgement = judgeMeasured(measurement, values, units);
-  const goal = wanted(measurement, units);
-  const isUsual = 'isUsual' in measurement && measurement.isUsual;
+  const goal = wantedWords(measurement, units);
   return (
     <fieldset className={styles.measure} disabled={disabled}>
       <legend>
         {measurement.label}
-        {goal ? (
-          <span className="soft">
-            {' '}
-            ({goal}
-            {isUsual ? '; common practice, the card does not say' : ''})
-          </span>
-        ) : null}
+        {goal ? <span className="soft"> ({goal})</span> : null}
       </legend>
       <div className={styles.fields}>
         {fields.map((field) => {

@@ -9,6 +9,7 @@ import {
   judgeStrokes,
   judgeTyres,
   shownRange,
+  shownValue,
 } from '@yugator/core';
 import type { DeckLimits, Dimension, Measurement, RangeVerdict, TyreFault, UnitSystem } from '@yugator/core';
 
@@ -22,7 +23,7 @@ type Values = Readonly<Record<string, number>>;
 
 function rangeWords({ kind, by }: RangeVerdict, dimension: Dimension, units: UnitSystem): string {
   if (kind === 'within') return 'within its range';
-  const amount = shownRange({ low: by, high: by }, dimension, units);
+  const amount = shownValue(by, dimension, units);
   return `${amount} ${kind === 'below' ? 'too little' : 'too much'}`;
 }
 
@@ -42,18 +43,13 @@ function batteryWords(volts: number): string {
   return `Flat. Charge it and measure again after a rest; if it does not hold, replace it.${frost}`;
 }
 
-/** A length in the units of the person. */
-export function lengthWords(value: number, units: UnitSystem): string {
-  return shownRange({ low: value, high: value }, 'length', units);
-}
-
 function deckWords(
   limits: DeckLimits,
   { left = 0, right = 0, front = 0, rear = 0 }: Values,
   units: UnitSystem,
 ): string {
   const { sideways, rake, isLevelSideways, isRaked } = judgeDeck({ left, right, front, rear }, limits);
-  const length = (value: number) => lengthWords(value, units);
+  const length = (value: number) => shownValue(value, 'length', units);
   const side = isLevelSideways ? 'Level side to side' : `${length(sideways)} out side to side`;
   const tilt = rake < 0 ? `front ${length(-rake)} higher than rear` : `front ${length(rake)} lower than rear`;
   return `${side}; ${tilt}${isRaked ? '' : `, ${shownRange(limits, 'length', units)} wanted`}.`;

@@ -1,5 +1,5 @@
 import type { VesselsDto } from '@yugator/contracts';
-import { drainPlan, shownRange } from '@yugator/core';
+import { drainPlan, shownValue } from '@yugator/core';
 import { useSession } from '../session/useSession.js';
 
 interface Props {
@@ -11,7 +11,7 @@ interface Props {
 /** What comes out against the pan or extractor and the used-oil container. */
 export function DrainWords({ litres, vessels, vessel }: Props) {
   const { site } = useSession();
-  const volume = (value: number) => shownRange({ low: value, high: value }, 'volume', site.unitSystem);
+  const volume = (value: number) => shownValue(value, 'volume', site.unitSystem);
   const capacity = vessel === 'pan' ? vessels.panLitres : vessels.extractorLitres;
   const plan = drainPlan({ litres, capacity, roomInContainer: vessels.roomLitres });
   const loads =

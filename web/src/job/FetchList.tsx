@@ -1,4 +1,4 @@
-import { ruleWords, shownRange } from '@yugator/core';
+import { ruleWords, shownValue } from '@yugator/core';
 import type { HouseRules, Sheet } from '@yugator/core';
 import { useSession } from '../session/useSession.js';
 import styles from './sheet.module.css';
@@ -14,7 +14,7 @@ export function FetchList({
   rules: HouseRules;
 }) {
   const { site } = useSession();
-  const volume = (litres: number) => shownRange({ low: litres, high: litres }, 'volume', site.unitSystem);
+  const volume = (litres: number) => shownValue(litres, 'volume', site.unitSystem);
   const { tools, filled, drained } = sheet.fetch;
   const partsRule = ruleWords('parts', rules);
   const drainedTotal = drained.reduce((sum, { litres }) => sum + litres, 0);

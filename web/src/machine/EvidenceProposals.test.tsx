@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import type { EvidenceDto } from '@yugator/contracts';
+import type { Finding } from '@yugator/core';
 import { machineDetail } from '../testing/machines.js';
 import { showTo, wire } from '../testing/wire.js';
 import { EvidenceProposals } from './EvidenceProposals.js';
@@ -10,6 +11,10 @@ const every = (hours: number) => ({
   meter: 'engine' as const,
   grid: null,
 });
+const BOLTS: Finding = {
+  ...{ key: 'bolts.torque', look: null, found: { loose: 0, checked: 8 }, isGood: true },
+  measurement: { kind: 'bolts', label: 'Loose bolts' },
+};
 const PROPOSAL: EvidenceDto = {
   ...{
     itemId: 'bolts',
@@ -18,7 +23,10 @@ const PROPOSAL: EvidenceDto = {
     present: [every(50)],
     triggers: [every(75)],
   },
-  checks: [14, 15, 16, 17].map((day) => ({ on: `2027-05-0${day - 10}`, life: 60 + day, isGood: true })),
+  checks: [14, 15, 16, 17].map((day) => ({
+    ...{ on: `2027-05-0${day - 10}`, life: 60 + day, isGood: true },
+    findings: [BOLTS],
+  })),
 };
 
 describe('what the checks say', () => {
@@ -29,6 +37,7 @@ describe('what the checks say', () => {
     expect(screen.getByText(/every 75 h/)).toBeDefined();
     expect(screen.getByText(/in place of every 50 h/)).toBeDefined();
     expect(screen.getByText(/✓ 4 May at 74.0 h/)).toBeDefined();
+    expect(screen.getAllByText('Loose bolts: 0 of 8')).toHaveLength(4);
     fireEvent.click(screen.getByRole('button', { name: 'Take it over' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toEqual({

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import type { AnswerEvidenceDto, EvidenceDto, MachineDto } from '@yugator/contracts';
+import { findingWords } from '@yugator/core';
 import { get } from '../api/request.js';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
@@ -29,7 +30,7 @@ function Proposal({
   proposal: EvidenceDto;
   mayAnswer: boolean;
 }) {
-  const { today } = useSession();
+  const { site, today } = useSession();
   const say = useNotice();
   const { itemId, itemName, kind, present, triggers, checks } = proposal;
   const answer = useWrite<EvidenceDto[], AnswerEvidenceDto>(
@@ -45,17 +46,25 @@ function Proposal({
         {kind === 'longer' ? 'Less often' : 'More often'}: {ruleWords(triggers)}{' '}
         <span className="soft">in place of {ruleWords(present)}.</span>
       </p>
-      <p className="soft">
-        {checks
-          .map(
-            ({ on, life, isGood }) => `${isGood ? '✓' : '✗'} ${dayWords(on, today)} at ${hoursWords(life)} h`,
-          )
-          .join(', ')}
-      </p>
+      <ul className={styles.checks}>
+        {checks.map(({ on, life, isGood, findings }) => (
+          <li key={`${on} ${life}`}>
+            {isGood ? '✓' : '✗'} {dayWords(on, today)} at {hoursWords(life)} h:{' '}
+            <span className="soft">
+              {findings.map((finding) => findingWords(finding, site.unitSystem)).join('; ')}
+            </span>
+          </li>
+        ))}
+      </ul>
       {answer.error ? <Caution title="Not answered">{<p>{sentenceOf(answer.error)}</p>}</Caution> : null}
       {mayAnswer ? (
         <div className={styles.acts}>
-          <Button size="small" variant="contained" onClick={() => answer.mutate({ answer: 'accepted' })}>
+          <Button
+            size="small"
+            variant="contained"
+            color="primary"
+            onClick={() => answer.mutate({ answer: 'accepted' })}
+          >
             Take it over
           </Button>
           <Button size="small" onClick={() => answer.mutate({ answer: 'refused' })}>

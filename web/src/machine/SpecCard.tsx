@@ -37,7 +37,7 @@ function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
     },
   );
   const save = () => {
-    const parsed = parseCard(typed, site.unitSystem);
+    const parsed = parseCard(typed, site.unitSystem, machine.spec);
     setFaults('faults' in parsed ? parsed.faults : {});
     if ('spec' in parsed) update.mutate({ spec: { ...parsed.spec, service }, version: machine.version });
   };

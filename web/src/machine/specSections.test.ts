@@ -55,6 +55,28 @@ describe('the spec card', () => {
     });
   });
 
+  it('keeps what nobody changed to its last digit, in either system, also when a line above goes', () => {
+    // 67 fl oz and 15 lbf·ft, shown as 1.98 L and 20.3 N·m.
+    const fluid = { fluid: 'Engine oil', litresWithFilter: 1.981426, litresWithoutFilter: null, grades: [] };
+    const before: SpecCardDto = {
+      ...emptySpecCard(),
+      fluids: [{ ...fluid, betweenMarks: null }],
+      torques: [
+        { fastener: 'Blades', low: 67.790897, high: 81.349077 },
+        { fastener: 'Plugs', low: 20.337269, high: 20.337269 },
+      ],
+    };
+    for (const system of ['metric', 'us'] as const) {
+      expect(parseCard(typedCard(before, system), system, before)).toEqual({ spec: before });
+      const card = typedCard(before, system);
+      const shorter = { ...card, torques: card.torques.slice(1) };
+      expect(parseCard(shorter, system, before)).toMatchObject({ spec: { torques: [before.torques[1]] } });
+      const other = { ...card, torques: [{ fastener: 'Plugs', range: '16 lbf·ft' }] };
+      // 16 × 1.3558179483314 = 21.693087.
+      expect(parseCard(other, system, before)).toMatchObject({ spec: { torques: [{ low: 21.693087 }] } });
+    }
+  });
+
   it('names every cell that cannot be read', () => {
     const parsed = parse({
       fluids: [{ fluid: '', litresWithFilter: '2 psi' }],

@@ -223,18 +223,37 @@ function parseCell(typed: string, column: SpecColumn, system: UnitSystem): Parse
   }
 }
 
-/** The card that was typed, or what is wrong with which cell. */
+/** What stood in a cell that nobody changed, to its last digit: it was shown rounded. Null for a cell that was typed over. */
+function untouched(
+  typed: string,
+  column: SpecColumn,
+  rows: readonly (Row | undefined)[],
+  system: UnitSystem,
+): Row | null {
+  const { kind, key } = column;
+  if (kind.is !== 'value' && kind.is !== 'range') return null;
+  const row = rows.find((each) => each && typed !== '' && cellText(each, column, system) === typed);
+  if (!row) return null;
+  return kind.is === 'range' ? { low: row['low'], high: row['high'] } : { [key]: row[key] };
+}
+
+/** The card that was typed over `before`, or what is wrong with which cell. */
 export function parseCard(
   typed: TypedCard,
   system: UnitSystem,
+  before: SpecCardDto = emptySpecCard(),
 ): { spec: SpecCardDto } | { faults: CardFaults } {
   const faults: Record<string, string> = {};
   const sections: Record<string, Row[]> = {};
   for (const { key, columns } of SPEC_SECTIONS) {
+    const known = rowsOf(before, key);
     sections[key] = typed[key].map((row, index) => {
       const values: Record<string, unknown> = {};
       for (const column of columns) {
-        const parsed = parseCell(row[column.key] ?? '', column, system);
+        const text = row[column.key] ?? '';
+        // A line that moved up keeps its figures too.
+        const kept = untouched(text, column, [known[index], ...known], system);
+        const parsed = kept ? { values: kept } : parseCell(text, column, system);
         if ('fault' in parsed) faults[`${key}/${index}/${column.key}`] = parsed.fault;
         else Object.assign(values, parsed.values);
       }

@@ -1,4 +1,5 @@
 import type { RecordDto } from '@yugator/contracts';
+import { findingWords } from '@yugator/core';
 import { Link } from 'react-router';
 import { OUTCOME_WORDS } from '../job/outcomeWords.js';
 import { Plate } from '../page/Plate.js';
@@ -34,6 +35,13 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
             {note ? <span className="soft">, {note}</span> : null}
           </div>
         ))}
+        {record.findings.length ? (
+          <div className="soft">
+            {record.findings
+              .map((finding) => `${finding.isGood ? '✓' : '✗'} ${findingWords(finding, site.unitSystem)}`)
+              .join('; ')}
+          </div>
+        ) : null}
         {record.note ? <div className="soft">{record.note}</div> : null}
       </td>
       <td>

@@ -1,4 +1,5 @@
-import type { Dimension, Measurement } from '@yugator/core';
+import type { Dimension } from '../units/units.js';
+import type { Measurement } from './step.js';
 
 /** A figure that a measurement asks for. */
 export interface MeasureField {

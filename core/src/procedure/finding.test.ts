@@ -1,0 +1,73 @@
+import { sheetSteps } from './compose.js';
+import { findingWords, itemFindings } from './finding.js';
+import type { Finding } from './finding.js';
+import type { Measurement } from './step.js';
+import { ANNUAL_MOWER, setUp, work } from './testing/jobs.js';
+import { wantedWords } from './wantedWords.js';
+
+describe('what a job found', () => {
+  const items = [
+    work('Tyre pressures', 'inspect', 'tyres'),
+    work('Wheel bolts', 'tighten', 'wheel bolts'),
+    work('Blades: sharpen and balance', 'sharpen', 'blades'),
+  ];
+  const steps = sheetSteps(setUp(items));
+  const found = (fields: Record<string, Record<string, number | string>>) =>
+    itemFindings(steps, new Map(Object.entries(fields)));
+
+  it('is kept by item with the limits of that day; who found nothing is left out', () => {
+    const findings = found({
+      'tyres.rear': { left: 72, right: 74 },
+      'bolts.torque': { loose: 3, checked: 8 },
+      'blades.tips': { first: 80 },
+    });
+    expect(findings.get('Tyre pressures')).toMatchObject([
+      { key: 'tyres.rear', isGood: true, measurement: { low: 69, high: 83, sidewallMaximum: 97 } },
+    ]);
+    expect(findings.get('Wheel bolts')).toMatchObject([{ isGood: false }]);
+    expect(findings.has('Blades: sharpen and balance')).toBe(false);
+  });
+
+  it('of a step that is no longer on the sheet is nothing', () => {
+    expect(found({ 'tyres.middle': { left: 72, right: 74 } }).size).toBe(0);
+  });
+
+  it('is told in the units of the reader', () => {
+    const [tyres] = found({ 'tyres.rear': { left: 72.4, right: 75.8 } }).get('Tyre pressures') ?? [];
+    // NIST SP 811: 1 psi = 6.894757 kPa, so 72.4 kPa = 10.5 psi and 75.8 kPa = 11 psi.
+    expect(tyres && findingWords(tyres, 'us')).toBe('Pressure, rear pair: left 10.5 psi, right 11 psi');
+    const [bolts] = found({ 'bolts.torque': { loose: 3, checked: 8 } }).get('Wheel bolts') ?? [];
+    expect(bolts && findingWords(bolts, 'metric')).toBe('Loose bolts: 3 of 8');
+    const seen: Finding = {
+      ...{ key: 'k', measurement: null, look: 'airFilter', isGood: false },
+      found: { sight: 'dark', decided: 'cleanAndRefit', note: 'none on the shelf' },
+    };
+    expect(findingWords(seen, 'metric')).toBe('No light comes through (none on the shelf)');
+  });
+
+  it.each<[Measurement, string | null]>([
+    [{ kind: 'battery', label: '' }, '12.4 V or more'],
+    [{ kind: 'grease', label: '', usual: 3 }, 'usually 3'],
+    [{ kind: 'bolts', label: '' }, null],
+    [
+      { kind: 'deck', label: '', sidewaysWithin: 2.5, low: 3, high: 6, isUsual: false },
+      'sides within 2.5 mm, front 3–6 mm lower',
+    ],
+    [
+      { kind: 'bladeTips', label: '', within: 3, isUsual: true },
+      'within 3 mm of each other; common practice, the card does not say',
+    ],
+  ])('is compared with %j', (measurement, words) => {
+    expect(wantedWords(measurement, 'metric')).toBe(words);
+  });
+
+  it('asks every measurement of a yearly service for words of what is wanted, or takes any figure', () => {
+    const measured = sheetSteps(setUp(ANNUAL_MOWER)).flatMap(({ measurement }) => measurement ?? []);
+    expect(measured.length).toBeGreaterThan(4);
+    for (const measurement of measured) {
+      const words = wantedWords(measurement, 'us');
+      expect([measurement.kind, words === null]).toEqual([measurement.kind, measurement.kind === 'bolts']);
+      expect(words ?? '').not.toMatch(/NaN|undefined/);
+    }
+  });
+});

@@ -1,0 +1,62 @@
+import { sightOf } from '../checks/looks.js';
+import type { LookKey } from '../checks/looks.js';
+import { shownValue } from '../units/quantity.js';
+import type { UnitSystem } from '../units/units.js';
+import type { SheetStep } from './compose.js';
+import { foundGood } from './inSpec.js';
+import { fieldsOf } from './measureFields.js';
+import type { Measurement } from './step.js';
+
+/** Figures in SI and words that a step found, by the name of the field. */
+export type FoundFields = Readonly<Record<string, number | string>>;
+
+/** What a step of a job found, with the limits that it was judged by on that day. */
+export interface Finding {
+  /** of the step */
+  readonly key: string;
+  readonly measurement: Measurement | null;
+  readonly look: LookKey | null;
+  readonly found: FoundFields;
+  readonly isGood: boolean;
+}
+
+/** What a job found of each of its items; items of which it found nothing are left out. */
+export function itemFindings(
+  steps: readonly SheetStep[],
+  foundByKey: ReadonlyMap<string, FoundFields>,
+): Map<string, Finding[]> {
+  const findings = new Map<string, Finding[]>();
+  for (const step of steps) {
+    const found = foundByKey.get(step.key);
+    const isGood = found ? foundGood(step, found) : null;
+    if (!found || isGood === null) continue;
+    const { key, measurement, look } = step;
+    for (const itemId of step.itemIds) {
+      findings.set(itemId, [...(findings.get(itemId) ?? []), { key, measurement, look, found, isGood }]);
+    }
+  }
+  return findings;
+}
+
+function measuredWords(measurement: Measurement, found: FoundFields, units: UnitSystem): string[] {
+  if (measurement.kind === 'bolts') {
+    const { loose, checked } = found;
+    return typeof loose === 'number' && typeof checked === 'number' ? [`${loose} of ${checked}`] : [];
+  }
+  const fields = fieldsOf(measurement);
+  return fields.flatMap(({ name, label, dimension }) => {
+    const value = found[name];
+    if (typeof value !== 'number') return [];
+    const figure = dimension === null ? String(value) : shownValue(value, dimension, units);
+    return [fields.length === 1 ? figure : `${label.toLowerCase()} ${figure}`];
+  });
+}
+
+/** A finding in words and in the units of `units`: "Pressure, rear pair: left 83 kPa, right 82 kPa". */
+export function findingWords({ measurement, look, found }: Finding, units: UnitSystem): string {
+  const figures = measurement ? measuredWords(measurement, found, units).join(', ') : '';
+  const measured = measurement && figures ? `${measurement.label}: ${figures}` : '';
+  const sight = look && typeof found['sight'] === 'string' ? sightOf(look, found['sight']) : undefined;
+  const note = typeof found['note'] === 'string' && found['note'] ? ` (${found['note']})` : '';
+  return `${[measured, sight?.words ?? ''].filter(Boolean).join('; ')}${note}`;
+}
