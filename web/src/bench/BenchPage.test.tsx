@@ -56,7 +56,11 @@ describe('the bench', () => {
     // 24 × 20 × 6 = 2880 strokes of 1.3 g = 3744 g: ten cartridges of 400 g.
     ['/bench/grease', /2880 strokes, 3744 g: 10 cartridges/],
     ['/bench/play?left=44&right=36', /Left 4 mm too much, right within its range/],
+    // A fan belt of 7-9 mm (common practice) has one side.
+    ['/bench/play?low=7&high=9&left=11&right=', /^✗ 2 mm too much/],
     ['/bench/deck?left=76&right=80', /4 mm out side to side/],
+    // By the book's own figures: 2 mm side to side, within 1 mm wanted.
+    ['/bench/deck?left=76&right=78&within=1', /2 mm out side to side/],
     // 0.2 × (1361.2 − 310) = 210.24 h.
     ['/bench/loader', /210.2 h of its own/],
     // SAE J300: 10W cranks down to −25 °C.

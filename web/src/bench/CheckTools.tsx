@@ -141,15 +141,23 @@ export function PlayTool() {
         <QuantityParam name="low" usual="30 mm" label="Range from" dimension="length" />
         <QuantityParam name="high" usual="40 mm" label="Range to" dimension="length" />
         <QuantityParam name="left" usual="34 mm" label="Left, or the belt" dimension="length" />
-        <QuantityParam name="right" usual="36 mm" label="Right" dimension="length" />
+        <QuantityParam name="right" usual="36 mm" label="Right" dimension="length" mayBeEmpty />
         <QuantityParam name="equal" usual="3 mm" label="Alike within" dimension="length" />
       </div>
       {low !== null && high !== null && equalWithin !== null ? (
-        <Verdict
-          measurement={{ kind: 'freePlay', label: '', low, high, equalWithin, isUsual: false }}
-          values={{ left, right }}
-        />
+        right === null ? (
+          <Verdict
+            measurement={{ kind: 'range', label: '', dimension: 'length', low, high }}
+            values={{ value: left }}
+          />
+        ) : (
+          <Verdict
+            measurement={{ kind: 'freePlay', label: '', low, high, equalWithin, isUsual: false }}
+            values={{ left, right }}
+          />
+        )
       ) : null}
+      <p className="soft">A belt has one side: leave the right one empty.</p>
     </>
   );
 }

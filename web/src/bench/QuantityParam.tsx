@@ -19,12 +19,15 @@ interface Props {
   readonly usual: string;
   readonly label: string;
   readonly dimension: Dimension | null;
+  /** an empty field is no fault */
+  readonly mayBeEmpty?: boolean;
 }
 
 /** Types a figure of the address, in any unit. */
-export function QuantityParam({ name, usual, label, dimension }: Props) {
+export function QuantityParam({ name, usual, label, dimension, mayBeEmpty = false }: Props) {
   const [typed, type] = useParam(name, usual);
-  const isWrong = useQuantity(name, usual, dimension) === null;
+  const isNone = useQuantity(name, usual, dimension) === null;
+  const isWrong = isNone && !(mayBeEmpty && typed.trim() === '');
   return (
     <TextField
       fullWidth={false}

@@ -13,6 +13,8 @@ import {
 } from '@yugator/core';
 import type { DeckLimits, Dimension, Measurement, RangeVerdict, TyreFault, UnitSystem } from '@yugator/core';
 
+import { capital } from '../words/capital.js';
+
 /** What a measurement comes to, in one sentence. */
 export interface Judgement {
   readonly isGood: boolean;
@@ -85,7 +87,7 @@ type Words = {
 const WORDS: Words = {
   range({ low, high, dimension }, { value = 0 }, units) {
     const words = rangeWords(judgeRange(value, { low, high }), dimension, units);
-    return `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+    return `${capital(words)}.`;
   },
   freePlay(range, { left = 0, right = 0 }, units) {
     const verdict = judgeFreePlay(left, right, range);

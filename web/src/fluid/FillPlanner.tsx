@@ -2,6 +2,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { fillPlan, fullJugs, pourFrom } from '@yugator/core';
 import type { FillNeed, JugPour } from '@yugator/core';
+import { capital } from '../words/capital.js';
 import { countWords } from '../words/figures.js';
 import styles from './fluid.module.css';
 import { JugPicture } from './JugPicture.js';
@@ -15,7 +16,7 @@ function pourWords(pours: readonly JugPour[], jug: JugSize): string {
   const first = whole ? `Pour ${countWords(whole, 'jug')} of ${jug.key} out` : '';
   const stop = last ? `pour until the ${jug.key} jug stands at ${inJug(last.until, jug)}` : '';
   const both = first && stop ? `${first}, then ${stop}` : first || stop;
-  return `${both.charAt(0).toUpperCase()}${both.slice(1)}.`;
+  return `${capital(both)}.`;
 }
 
 interface Props {
