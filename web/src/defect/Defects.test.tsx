@@ -33,7 +33,7 @@ describe('the defects of a machine', () => {
     expect(await screen.findByText('Say in 3 to 300 letters what is wrong.')).toBeDefined();
     fireEvent.change(screen.getByLabelText('What is wrong'), { target: { value: 'Brake does not hold' } });
     fireEvent.mouseDown(screen.getByLabelText('How bad it is'));
-    fireEvent.click(screen.getByRole('option', { name: 'not to be used' }));
+    fireEvent.click(screen.getByRole('option', { name: 'Not to be used' }));
     expect(await screen.findByText('The machine is taken out of service at once.')).toBeDefined();
     fireEvent.click(screen.getByRole('button', { name: 'Report it' }));
     await waitFor(() => expect(sent).toHaveLength(1));

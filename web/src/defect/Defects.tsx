@@ -11,6 +11,7 @@ import { SEVERITY_WORDS } from '../job/outcomeWords.js';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
+import { capital } from '../words/capital.js';
 import { dayWords } from '../words/dates.js';
 import { defectQueries } from './defectQueries.js';
 
@@ -46,7 +47,7 @@ function ReportForm({ machine, onDone }: { machine: MachineDto; onDone: () => vo
       >
         {SEVERITIES.map((key) => (
           <MenuItem key={key} value={key}>
-            {SEVERITY_WORDS[key]}
+            {capital(SEVERITY_WORDS[key])}
           </MenuItem>
         ))}
       </Field>

@@ -13,6 +13,7 @@ import { Caution } from '../page/Caution.js';
 import { useSession } from '../session/useSession.js';
 import { jobQueries } from './jobQueries.js';
 import { outcomeWords, SEVERITY_WORDS } from './outcomeWords.js';
+import { capital } from '../words/capital.js';
 import styles from './sheet.module.css';
 
 function useDecide(job: JobDto, item: JobItemDto, onDone?: () => void) {
@@ -74,7 +75,7 @@ function OutcomeForm({ job, item, onDone }: { job: JobDto; item: JobItemDto; onD
         <Field form={form} name="severity" label="How bad it is" select defaultValue="soon">
           {SEVERITIES.map((key) => (
             <MenuItem key={key} value={key}>
-              {SEVERITY_WORDS[key]}
+              {capital(SEVERITY_WORDS[key])}
             </MenuItem>
           ))}
         </Field>

@@ -55,7 +55,7 @@ export function ScheduleItem({ line, machine, scale, width }: Props) {
         </span>
       </span>
       <TapeLane line={line} machine={machine} scale={scale} width={width} />
-      <span>
+      <span className={styles.side}>
         <Standing line={line} />
         {line.state === 'noRecord' && isLead ? (
           <div style={{ margin: '4px 0' }}>

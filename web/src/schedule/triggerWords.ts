@@ -89,7 +89,8 @@ export function ruleWords(rules: readonly Rule[], nameOf?: NameOf): string {
   const others = inOrder
     .filter(({ kind }) => PLACE[kind] > PLACE.everyCalendar)
     .map((rule) => triggerWords(rule, nameOf));
-  const again = [everyWords(inOrder), ...others].filter(Boolean).join(' or ');
+  // One rule may set two limits, such as the hours and the day of what it follows: it is said once.
+  const again = [everyWords(inOrder), ...new Set(others)].filter(Boolean).join(' or ');
   return [once.join(' or '), again].filter(Boolean).join(', then ') || 'never by itself';
 }
 

@@ -51,6 +51,8 @@ describe('the words of a schedule', () => {
     expect(ruleWords([{ kind: 'firstHours', hours: 5, meter: 'engine' }, hours().rule])).toBe(
       'first at 5 h, then every 50 h',
     );
+    const second = { kind: 'everyNth', n: 2, itemId: 'o', everyTimeAboveHours: 100 } as const;
+    expect(ruleWords([second, second], () => 'Oil')).toBe(ruleWords([second], () => 'Oil'));
     expect(ruleWords([{ kind: 'everyNth', n: 2, itemId: 'o', everyTimeAboveHours: 100 }], () => 'Oil')).toBe(
       'with every 2nd "Oil", every time above 100 h a year',
     );
