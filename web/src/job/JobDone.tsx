@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import type { JobDto, RecordDto } from '@yugator/contracts';
 import { Link } from 'react-router';
 import { Caution } from '../page/Caution.js';
+import { useHeadFocus } from '../page/useHeadFocus.js';
 import { RecordTable } from '../records/RecordTable.js';
 import { limitWords } from '../schedule/dueWords.js';
 import { JobPhotos } from './JobPhotos.js';
@@ -44,6 +45,7 @@ function NextDue({ job }: { job: JobDto }) {
 
 /** A job that is signed off: its record, and when its items are due next. */
 export function JobDone({ job, record }: { job: JobDto; record: RecordDto }) {
+  const head = useHeadFocus<HTMLHeadingElement>();
   return (
     <>
       {record.voided ? (
@@ -54,7 +56,9 @@ export function JobDone({ job, record }: { job: JobDto; record: RecordDto }) {
         </Caution>
       ) : (
         <section aria-label="Next due">
-          <h2>Next due</h2>
+          <h2 ref={head} tabIndex={-1}>
+            Next due
+          </h2>
           <NextDue job={job} />
         </section>
       )}

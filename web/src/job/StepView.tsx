@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import type { JobDto } from '@yugator/contracts';
 import { PHASE_WORDS } from '@yugator/core';
 import type { Sheet } from '@yugator/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { StepCard } from './StepCard.js';
 import { StepTape } from './StepTape.js';
 import styles from './sheet.module.css';
@@ -16,13 +16,22 @@ export function StepView({ job, sheet, mayWork }: { job: JobDto; sheet: Sheet; m
   const at = Math.min(chosen ?? (firstOpen < 0 ? steps.length : firstOpen), steps.length);
   const step = steps[at];
   const left = steps.slice(at).reduce((sum, { handsOn }) => sum + handsOn, 0);
-  const go = (to: number) => setChosen(Math.max(0, Math.min(steps.length, to)));
+  const head = useRef<HTMLParagraphElement>(null);
+  const hasMoved = useRef(false);
+  const go = (to: number) => {
+    hasMoved.current = true;
+    setChosen(Math.max(0, Math.min(steps.length, to)));
+  };
+  // Whoever goes on is put at the head of the next step: its cautions come before its work, on the screen and read aloud.
+  useEffect(() => {
+    if (hasMoved.current) head.current?.focus();
+  }, [at]);
   return (
     <section aria-label="Step by step" className={styles.steps}>
       <StepTape job={job} steps={steps} at={at} />
       {step ? (
         <>
-          <p className={styles.phase}>
+          <p ref={head} tabIndex={-1} className={styles.phase}>
             {PHASE_WORDS[step.phase]}
             <span>
               {at + 1} / {steps.length}
@@ -39,7 +48,7 @@ export function StepView({ job, sheet, mayWork }: { job: JobDto; sheet: Sheet; m
           />
         </>
       ) : (
-        <p className={styles.text}>
+        <p ref={head} tabIndex={-1} className={styles.text}>
           <b>The sheet is worked through.</b> Say below what became of each item, then sign off.
         </p>
       )}

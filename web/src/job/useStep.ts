@@ -27,6 +27,8 @@ export function useStep(job: JobDto, key: string) {
   const { queryKey } = jobQueries.one(job.id);
   const queue = useRef(Promise.resolve());
   const [isTicking, setTicking] = useState(false);
+  // Cautions that were just read: the tick need not wait for the network, for it goes out after them.
+  const [isRead, setRead] = useState<boolean | null>(null);
   const { mutateAsync, error } = useWrite<JobDto, UpdateStepDto>(
     (body) => ({ method: 'PUT', path: `/jobs/${job.id}/steps/${encodeURIComponent(key)}`, body }),
     [],
@@ -48,12 +50,19 @@ export function useStep(job: JobDto, key: string) {
   };
   const say = (change: Change, onDone?: () => void) => {
     const ticks = change.isDone !== undefined;
+    const { isAcknowledged = null } = change;
     if (ticks) setTicking(true);
+    if (isAcknowledged !== null) setRead(isAcknowledged);
     queue.current = queue.current.then(async () => {
       const isKept = await send(change);
       if (ticks) setTicking(false);
+      if (isAcknowledged !== null) setRead(null);
       if (isKept) onDone?.();
     });
   };
-  return { state: stepOf(job, key), say, isPending: isTicking, error };
+  const state = stepOf(job, key);
+  return {
+    state: { ...state, isAcknowledged: isRead ?? state.isAcknowledged },
+    ...{ say, isPending: isTicking, error },
+  };
 }
