@@ -7,6 +7,7 @@ import { performance } from 'node:perf_hooks';
 import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
 import { benchSchedule } from './benchSchedule.mjs';
+import { benchSheet } from './benchSheet.mjs';
 import { benchToday } from './benchToday.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
@@ -33,6 +34,7 @@ console.log(
   `On ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}:`,
 );
 benchSchedule();
+benchSheet();
 await benchToday(root);
 const data = mkdtempSync(join(tmpdir(), 'yugator-bench-'));
 console.log(`  first start on no data, with the demonstration  ${seconds(await start(data))}`);

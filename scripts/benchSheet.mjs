@@ -1,6 +1,8 @@
+import 'reflect-metadata';
 import { performance } from 'node:perf_hooks';
 import { composeSheet, DEFAULT_RULES, usualFittings } from '../core/dist/index.js';
 import { CATALOGUE } from '../server/dist/books/catalogue.js';
+import { specCardOf } from '../server/dist/demo/specCards.js';
 
 /** How long a job of 15 items takes to be composed: `npm run bench`. */
 
@@ -8,17 +10,15 @@ const ITEMS = 15;
 const ROUNDS = 60;
 const MOST_MS = 20;
 
-const EMPTY_CARD = { fluids: [], torques: [], plugs: [], tyres: [], plays: [], fittings: [], tools: [] };
-
 function setUpOf(books, machineClass, fuel) {
   const items = books
     .flatMap((name) => CATALOGUE.filter((book) => book.name.startsWith(name)))
     .flatMap((book) => book.items)
     .slice(0, ITEMS)
     .map(({ name, action, component }, index) => ({ id: String(index), name, action, component }));
-  const cooling = fuel === 'diesel' ? 'liquid' : 'air';
+  const { cooling, spec } = specCardOf(machineClass, fuel);
   const fittings = usualFittings(machineClass, fuel);
-  return { machineClass, fuel, cooling, fittings, rules: DEFAULT_RULES, spec: EMPTY_CARD, items };
+  return { machineClass, fuel, cooling, fittings, rules: DEFAULT_RULES, spec, items };
 }
 
 /** Milliseconds of the median of many rounds, after some to warm up. */

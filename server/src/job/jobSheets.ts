@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { Found, JobDrawDto, JobDto, JobStepDto } from '@yugator/contracts';
 import { civilDateAt, proposedDraw } from '@yugator/core';
-import type { Instant } from '@yugator/core';
+import type { Instant, MachineSetUp } from '@yugator/core';
 import { Item } from '../books/book.model.js';
 import { Machine } from '../machine/machine.model.js';
 import { namesById } from '../people/namesById.js';
@@ -39,6 +39,17 @@ export class JobSheets {
     private readonly defects: Defects,
     private readonly usedOil: UsedOil,
   ) {}
+
+  /** What the sheet of a job is composed from. */
+  async setUp({ id, machineId }: Pick<Job, 'id' | 'machineId'>): Promise<MachineSetUp> {
+    const [items, scheduled, { site }] = await Promise.all([
+      JobItem.findAll({ where: { jobId: id }, attributes: ['itemId'], raw: true }),
+      this.schedule.readOne(machineId),
+      this.calendar.read(),
+    ]);
+    if (!scheduled) throw notFound('machine');
+    return setUpOf(scheduled, site, new Set(items.map(({ itemId }) => itemId)));
+  }
 
   async get(id: string): Promise<JobDto> {
     const job = await Job.findByPk(id, {

@@ -24,12 +24,11 @@ export class JobSteps {
     const { now } = await this.calendar.read();
     return this.work.run(async () => {
       const job = await this.open.lock(id);
-      const before = await this.sheets.get(id);
-      const steps = sheetSteps(before.setUp);
+      const steps = sheetSteps(await this.sheets.setUp(job));
       const step = steps.find((each) => each.key === key);
       if (!step) throw notFound('step on this sheet');
       const known = await JobStep.findOne({ where: { jobId: id, stepKey: key }, lock: true });
-      if ((known?.version ?? 0) !== fields.version) throw stale('step', before);
+      if ((known?.version ?? 0) !== fields.version) throw stale('step', await this.sheets.get(id));
       if (fields.isDone && canMaim(step) && !fields.isAcknowledged) {
         const detail = 'This step can maim. Read its cautions and say so, then it can be ticked off.';
         throw fieldProblem(fault('/isAcknowledged', 'notRead', detail));

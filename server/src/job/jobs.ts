@@ -20,7 +20,6 @@ import { Job, JobItem } from './job.model.js';
 import { OpenJobs } from './openJobs.js';
 import { outcomeColumns, outcomeFaults } from './outcome.js';
 import { keepFindings } from './findings.js';
-import { setUpOf } from './setUpOf.js';
 import { JobSheets } from './jobSheets.js';
 
 /** Jobs from opening to sign-off. */
@@ -166,8 +165,7 @@ export class Jobs {
       );
       await this.shelf.draw(fields.draws, id, caller);
       await this.writeFindings(job, fields, caller);
-      const chosen = await JobItem.findAll({ where: { jobId: id }, attributes: ['itemId'] });
-      await keepFindings(id, setUpOf(scheduled, site, new Set(chosen.map(({ itemId }) => itemId))));
+      await keepFindings(id, await this.sheets.setUp(job));
       await job.update({
         state: 'signedOff',
         doneOn,
