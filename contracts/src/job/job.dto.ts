@@ -24,7 +24,7 @@ import { IsMeterHours } from '../meterHours.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 import { DefectDto, SEVERITIES } from '../defect/defect.dto.js';
 import type { Severity } from '../defect/defect.dto.js';
-import { ItemNeedDto } from './visit.dto.js';
+import { ItemNeedDto, VesselsDto } from './visit.dto.js';
 import { IsFound } from './found.js';
 import type { Found } from './found.js';
 import { Trimmed } from '../trimmed.js';
@@ -184,14 +184,6 @@ export class JobStepDto {
   found!: Found | null;
   by!: string;
   version!: number;
-}
-
-/** What the shop drains into, in litres. */
-export class VesselsDto {
-  panLitres!: number;
-  extractorLitres!: number;
-  /** that the used-oil container still takes */
-  roomLitres!: number;
 }
 
 /** A photo taken in a job. */

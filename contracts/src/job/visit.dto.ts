@@ -19,6 +19,14 @@ export class ItemNeedDto {
   onHand!: number;
 }
 
+/** What the shop drains into, in litres. */
+export class VesselsDto {
+  panLitres!: number;
+  extractorLitres!: number;
+  /** that the used-oil container still takes */
+  roomLitres!: number;
+}
+
 /** What a visit of a machine could be composed of. */
 export class VisitDto {
   machine!: MachineRefDto;
@@ -27,6 +35,7 @@ export class VisitDto {
   lines!: DueLineDto[];
   proposals!: ProposalDto[];
   needs!: ItemNeedDto[];
+  vessels!: VesselsDto;
   defects!: DefectDto[];
   openJobId!: string | null;
 }

@@ -71,6 +71,11 @@ export class FluidSpecDto {
   @Amount('Give what fits between the marks as a volume, such as 0.5 L or 1 pt.', 50, 0.01)
   betweenMarks?: number | null;
 
+  /** the low and the full mark of its dipstick as they look, such as "ADD to FULL" or "lower to upper hole" */
+  @IsOptional()
+  @Note()
+  marks?: string;
+
   @ValidateNested({ each: true })
   @Type(() => GradeDto)
   @ArrayMaxSize(10, { message: 'Keep 10 grades at most.' })

@@ -1,9 +1,25 @@
 import { sheetSteps } from './compose.js';
 import { findingWords, itemFindings } from './finding.js';
 import type { Finding } from './finding.js';
+import { fluidWords } from './fluidWords.js';
 import type { Measurement } from './step.js';
 import { ANNUAL_MOWER, setUp, work } from './testing/jobs.js';
 import { wantedWords } from './wantedWords.js';
+
+describe('a fluid to fetch', () => {
+  it('is named with the grades that the card approves, in the units of the reader', () => {
+    const grade = { fromCelsius: null, toCelsius: null };
+    const grades = [
+      { ...grade, grade: '10W-30', category: 'API SJ or later' },
+      { ...grade, grade: '5W-30', category: '' },
+    ];
+    const fluids = [{ fluid: 'Engine oil', litresWithFilter: 2, litresWithoutFilter: null, grades }];
+    const oil = { fluid: 'Engine oil', litres: 1.892706 };
+    // NIST Handbook 44: 1 qt = 0.946352946 L.
+    expect(fluidWords(oil, { fluids }, 'us')).toBe('2 qt engine oil, 10W-30 (API SJ or later) or 5W-30');
+    expect(fluidWords({ fluid: 'Coolant', litres: 5 }, { fluids }, 'metric')).toBe('5 L coolant');
+  });
+});
 
 describe('what a job found', () => {
   const items = [

@@ -30,6 +30,7 @@ export interface MachineSpec {
     readonly litresWithFilter: number;
     readonly litresWithoutFilter: number | null;
     readonly betweenMarks?: number | null;
+    readonly marks?: string;
     readonly grades: readonly ApprovedGrade[];
   }[];
   readonly torques: readonly { readonly fastener: string; readonly low: number; readonly high: number }[];
@@ -106,8 +107,8 @@ export function torqueFigures({ spec }: MachineSetUp, fastener: RegExp): Figure[
 export function fluidNeed({ spec }: MachineSetUp, name: RegExp, filterChanged: boolean): FluidNeed | null {
   const found = spec.fluids.find(({ fluid }) => name.test(fluid));
   if (!found) return null;
-  const { fluid, litresWithFilter, litresWithoutFilter, betweenMarks = null } = found;
-  return { fluid, litresWithFilter, litresWithoutFilter, betweenMarks, filterChanged };
+  const { fluid, litresWithFilter, litresWithoutFilter, betweenMarks = null, marks = '' } = found;
+  return { fluid, litresWithFilter, litresWithoutFilter, betweenMarks, marks, filterChanged };
 }
 
 /** The tools that the card names for a piece of work; `usual` where it names none. */

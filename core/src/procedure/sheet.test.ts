@@ -112,14 +112,29 @@ describe('a sheet', () => {
     expect(keysOf(sheet)).not.toContain('engineOil.close');
   });
 
+  it.each(OIL_DRAINS)(
+    'closes a drain of the kind %s as it is made: only a plug has a washer and a torque',
+    (oilDrain) => {
+      const spec = { ...MOWER_SPEC, torques: [{ fastener: 'Drain plug', low: 16, high: 16 }] };
+      const fittings = { oilDrain, oilFilter: 'sideways', fuelFilter: 'inLine' } as const;
+      const sheet = composeSheet(setUp([oil], { spec, fittings }));
+      const close = sheet.steps.find(({ key }) => key === 'engineOil.close');
+      const hasPlug = oilDrain === 'plug' || oilDrain === 'twoPlugs';
+      const isOpened = oilDrain !== 'cartridge' && oilDrain !== 'extractor';
+      expect([close !== undefined, close?.figures.length === 1]).toEqual([isOpened, hasPlug]);
+      expect(sheet.fetch.tools.includes('new sealing washer')).toBe(hasPlug);
+    },
+  );
+
   it('judges by the figures of the card, and by common practice where it gives none', () => {
     const items = [work('Deck: level', 'adjust', 'deck'), work('Blades', 'sharpen', 'blades'), oil];
+    const topUpOf = (steps: readonly SheetStep[]) => {
+      const fills = steps.find(({ phase }) => phase === 'topUp')?.fills;
+      return [fills?.betweenMarks, fills?.marks];
+    };
     const limitsOf = (spec: Partial<MachineSpec>) => {
       const { steps } = composeSheet(setUp(items, { spec: { ...MOWER_SPEC, ...spec } }));
-      return [
-        ...steps.flatMap(({ measurement }) => (measurement ? [measurement] : [])),
-        steps.find(({ phase }) => phase === 'topUp')?.fills?.betweenMarks,
-      ];
+      return [...steps.flatMap(({ measurement }) => (measurement ? [measurement] : [])), ...topUpOf(steps)];
     };
     const usual = { isUsual: true, kind: 'deck', sidewaysWithin: 3, low: 3, high: 9 };
     expect(limitsOf({})).toEqual(
@@ -131,12 +146,17 @@ describe('a sheet', () => {
         ],
       ]),
     );
-    const fluids = MOWER_SPEC.fluids.map((fluid) => ({ ...fluid, betweenMarks: 0.47 }));
+    const fluids = MOWER_SPEC.fluids.map((fluid) => ({ ...fluid, betweenMarks: 0.47, marks: 'ADD to FULL' }));
     const decks = [{ name: 'Deck', sidewaysWithin: 2, low: 4, high: 6, tipsWithin: 1.5 }];
     const carded = { isUsual: false, kind: 'deck', sidewaysWithin: 2, low: 4, high: 6 };
     const tips = { kind: 'bladeTips', within: 1.5, isUsual: false };
     expect(limitsOf({ fluids, decks })).toEqual(
-      expect.arrayContaining([expect.objectContaining(carded), expect.objectContaining(tips), 0.47]),
+      expect.arrayContaining([
+        expect.objectContaining(carded),
+        expect.objectContaining(tips),
+        0.47,
+        'ADD to FULL',
+      ]),
     );
   });
 

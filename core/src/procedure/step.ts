@@ -53,6 +53,8 @@ export interface FluidNeed {
   readonly litresWithoutFilter: number | null;
   /** litres from the low to the full mark of its dipstick; null where the card does not say */
   readonly betweenMarks: number | null;
+  /** its low and full mark as they look; '' where the card does not say */
+  readonly marks: string;
   readonly filterChanged: boolean;
 }
 

@@ -22,10 +22,13 @@ export function handsOnMinutes(setUp: MachineSetUp, itemIds: readonly string[]):
   return Math.ceil(sheetSteps({ ...setUp, items }).reduce((sum, step) => sum + step.handsOn, 0));
 }
 
-/** Litres of used oil that a sheet drains; coolant goes into a container of its own. */
+/** Whether a fluid goes into the used-oil container; coolant has one of its own. */
+export function isUsedOil(fluid: string): boolean {
+  return !/coolant/i.test(fluid);
+}
+
+/** Litres of used oil that a sheet drains. */
 export function usedOilLitres({ drained }: Pick<FetchList, 'drained'>): number {
-  const litres = drained
-    .filter(({ fluid }) => !/coolant/i.test(fluid))
-    .reduce((sum, each) => sum + each.litres, 0);
+  const litres = drained.filter(({ fluid }) => isUsedOil(fluid)).reduce((sum, each) => sum + each.litres, 0);
   return Math.round(litres * 100) / 100;
 }

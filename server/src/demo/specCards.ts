@@ -56,7 +56,7 @@ function mower(): SpecCardDto {
         fluid: 'Engine oil',
         litresWithFilter: litres('2.1 qt'),
         litresWithoutFilter: litres('1.9 qt'),
-        betweenMarks: litres('0.5 qt'),
+        ...{ betweenMarks: litres('0.5 qt'), marks: 'ADD to FULL' },
         grades: GASOLINE_GRADES,
       },
     ],
@@ -90,7 +90,7 @@ function tractor(): SpecCardDto {
     fluids: [
       {
         ...{ fluid: 'Engine oil', litresWithFilter: 3.7, litresWithoutFilter: 3.4 },
-        ...{ betweenMarks: 0.9, grades: DIESEL_GRADES },
+        ...{ betweenMarks: 0.9, marks: 'lower to upper hole', grades: DIESEL_GRADES },
       },
       {
         fluid: 'Transmission and hydraulic oil',

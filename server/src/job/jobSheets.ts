@@ -58,13 +58,13 @@ export class JobSheets {
     if (!job?.machine) throw notFound('job');
     const { site } = await this.calendar.read();
     const chosen = new Set((job.items ?? []).map((item) => item.itemId));
-    const [scheduled, names, proposed, steps, defects, room, needs, photos] = await Promise.all([
+    const [scheduled, names, proposed, steps, defects, vessels, needs, photos] = await Promise.all([
       this.schedule.readOne(job.machineId),
       namesById(),
       this.proposed((job.items ?? []).filter(({ outcome }) => outcome === 'done').map((item) => item.itemId)),
       JobStep.findAll({ where: { jobId: id } }),
       this.defects.open(job.machineId),
-      this.usedOil.room(site),
+      this.usedOil.vessels(site),
       this.shelf.onHandById().then((onHand) => itemNeeds([...chosen], onHand)),
       JobPhoto.findAll({
         where: { jobId: id },
@@ -94,8 +94,7 @@ export class JobSheets {
       ...{ proposed, needs },
       setUp: setUpOf(scheduled ?? { machine: job.machine, facts: { items: [] } }, site, chosen),
       steps: steps.map((step) => toStepDto(step, names)),
-      vessels: { panLitres: site.panLitres, extractorLitres: site.extractorLitres, roomLitres: room },
-      ...{ pausedReason: job.pausedReason, defects },
+      ...{ vessels, pausedReason: job.pausedReason, defects },
       photos: photos.map((photo) => ({
         ...{ id: photo.id, path: `/api/jobs/${id}/photos/${photo.id}`, caption: photo.caption },
         by: names.get(photo.takenById) ?? '',

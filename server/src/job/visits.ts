@@ -3,6 +3,7 @@ import type { VisitDto } from '@yugator/contracts';
 import { proposeItems, yearlyVisitOn } from '@yugator/core';
 import { Defects } from '../defect/defects.js';
 import { notFound } from '../problem/problem.js';
+import { UsedOil } from '../oil/usedOil.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { toDueLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
@@ -19,6 +20,7 @@ export class Visits {
     private readonly schedule: FleetSchedule,
     private readonly shelf: Shelf,
     private readonly defects: Defects,
+    private readonly usedOil: UsedOil,
   ) {}
 
   async of(machineId: string): Promise<VisitDto> {
@@ -28,16 +30,17 @@ export class Visits {
     const { machine, schedule } = scheduled;
     const setUp = setUpOf(scheduled, site, null);
     const itemIds = setUp.items.map(({ id }) => id);
-    const [needs, open, defects] = await Promise.all([
+    const [needs, open, defects, vessels] = await Promise.all([
       this.shelf.onHandById().then((onHand) => itemNeeds(itemIds, onHand)),
       Job.findOne({ where: { machineId, state: 'open' }, attributes: ['id'] }),
       this.defects.open(machineId),
+      this.usedOil.vessels(site),
     ]);
     return {
       machine: { id: machine.id, tag: machine.tag, name: machine.name },
       ...{ setUp, lines: toDueLines(scheduled), defects },
       proposals: proposeItems(schedule.answers, setUp, yearlyVisitOn(today, schedule.working)),
-      needs,
+      ...{ needs, vessels },
       openJobId: open?.id ?? null,
     };
   }

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { EnterUsedOilDto, UsedOilDto } from '@yugator/contracts';
+import type { EnterUsedOilDto, UsedOilDto, VesselsDto } from '@yugator/contracts';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { namesById } from '../people/namesById.js';
@@ -42,8 +42,14 @@ export class UsedOil {
     };
   }
 
+  /** What the shop drains into, and the room left in its container. */
+  async vessels(site: Site): Promise<VesselsDto> {
+    const { panLitres, extractorLitres } = site;
+    return { panLitres, extractorLitres, roomLitres: await this.room(site) };
+  }
+
   /** Litres that the container still takes. */
-  async room(site: Site): Promise<number> {
+  private async room(site: Site): Promise<number> {
     return Math.max(0, hundredths(site.usedOilLitres - (await this.inside())));
   }
 

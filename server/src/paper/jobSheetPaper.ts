@@ -5,16 +5,18 @@ import {
   fieldsOf,
   fillNeedOf,
   fillPlan,
+  fluidWords,
   litresOfNeed,
   LOOKS,
   PHASE_WORDS,
+  proposedDraw,
   ruleWords,
   shownRange,
   shownUnit,
   shownValue,
   wantedWords,
 } from '@yugator/core';
-import type { Caution, Measurement, SheetStep, UnitSystem } from '@yugator/core';
+import type { Caution, MachineSpec, Measurement, SheetStep, UnitSystem } from '@yugator/core';
 import type { Column, Content } from 'pdfmake/interfaces.js';
 
 const BLANK = '__________';
@@ -50,7 +52,16 @@ function fillWords(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
     `${volume(firstPour, units)} at first`,
     topUp > 0 ? `about ${volume(topUp, units)} after the run` : '',
   ].filter(Boolean);
-  return [`In all ${volume(target, units)}: ${parts.join(', ')}.`];
+  return [`In all ${volume(target, units)}: ${parts.join(', ')}.`, ...dipstickWords(step, units)];
+}
+
+/** How its dipstick is read, at the step that tops up. */
+function dipstickWords({ phase, fills }: SheetStep, units: UnitSystem): string[] {
+  if (phase !== 'topUp' || !fills) return [];
+  const { marks, betweenMarks } = fills;
+  const looks = marks ? `Low to full: ${marks}.` : '';
+  const holds = betweenMarks === null ? '' : `From mark to mark ${volume(betweenMarks, units)}.`;
+  return [[looks, holds].filter(Boolean).join(' ')].filter(Boolean);
 }
 
 function stepLines(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
@@ -139,12 +150,27 @@ function signOffBlock(job: JobDto): Content {
   };
 }
 
+/** What comes out has been approved long ago. */
+const NO_GRADES = { fluids: [] };
+
+/** Articles that the items take, each once. */
+function partsOf(needs: JobDto['needs']): string[] {
+  const nameOf = new Map(needs.map(({ articleId, name, unit }) => [articleId, { name, unit }]));
+  return proposedDraw(
+    needs.map(({ itemId }) => itemId),
+    needs,
+  ).map(({ articleId, quantity }) => {
+    const { name, unit } = nameOf.get(articleId) ?? { name: '', unit: 'piece' };
+    return `${quantity}${unit === 'litre' ? ' L' : ''} × ${name}`;
+  });
+}
+
 /** The job sheet as it is printed: steps in the order of work, cautions before the step they belong to. */
 export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
   const sheet = composeSheet(job.setUp);
   const { tools, drained, filled } = sheet.fetch;
-  const fluids = (list: typeof drained) =>
-    list.map(({ fluid, litres }) => `${volume(litres, units)} ${fluid.toLowerCase()}`).join(', ');
+  const fluids = (list: typeof drained, spec: Pick<MachineSpec, 'fluids'>) =>
+    list.map((each) => fluidWords(each, spec, units)).join('; ');
   const content: Content[] = [
     { text: `${job.machine.tag}  ${job.machine.name}`, style: 'title' },
     { text: job.items.map(({ name }) => name).join('; '), margin: [0, 2, 0, 4] },
@@ -153,12 +179,12 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
     },
     { text: 'Fetch first', style: 'head' },
     { text: `Tools: ${tools.join(', ') || 'none'}.` },
-    ...(filled.length ? [{ text: `Fluids: ${fluids(filled)}.` }] : []),
-    ...(drained.length ? [{ text: `Room for: ${fluids(drained)}; rags.` }] : []),
+    ...(filled.length ? [{ text: `Fluids: ${fluids(filled, job.setUp.spec)}.` }] : []),
+    ...(drained.length ? [{ text: `Room for: ${fluids(drained, NO_GRADES)}.` }] : []),
     ...(job.needs.length
       ? [
           {
-            text: `Parts: ${[...new Set(job.needs.map(({ name }) => name))].join(', ')} (house rule: ${ruleWords('parts', job.setUp.rules)}).`,
+            text: `Parts: ${partsOf(job.needs).join(', ')} (house rule: ${ruleWords('parts', job.setUp.rules)}).`,
           },
         ]
       : []),

@@ -29,6 +29,8 @@ interface Props {
   readonly betweenMarks: number;
   /** common practice: neither the card nor anybody says */
   readonly isUsual?: boolean;
+  /** the low and the full mark as they look on this machine */
+  readonly marks?: string | undefined;
   readonly onChange: (reading: number, betweenMarks: number) => void;
 }
 
@@ -58,14 +60,17 @@ function adviceWords({
 
 /** The dipstick, read in the machine's own marks, and what to do. */
 export function Dipstick(props: Props) {
-  const { reading, betweenMarks, isUsual = false, onChange } = props;
+  const { reading, betweenMarks, isUsual = false, marks = '', onChange } = props;
   const { site } = useSession();
   const { unit } = shownUnit('volume', site.unitSystem);
   const [typed, setTyped] = useState(() => inJug(betweenMarks, props.jug));
   const advice = adviceWords(props);
   return (
     <fieldset className={check.measure}>
-      <legend>Where does the oil stand?</legend>
+      <legend>
+        Where does the oil stand?
+        {marks ? <span className="soft"> (low to full: {marks})</span> : null}
+      </legend>
       <div className={check.fields}>
         <TextField
           select

@@ -37,6 +37,7 @@ const visit = (over: Partial<VisitDto> = {}): VisitDto => ({
     line('air', 'Primary air element: replace', 'coming'),
     line('tyres', 'Tyre pressures', 'fine'),
   ],
+  vessels: { panLitres: 8, extractorLitres: 6, roomLitres: 40 },
   proposals: [
     { itemId: 'hoses', reason: { kind: 'due' } },
     { itemId: 'air', reason: { kind: 'openAlready', access: ['hoodOff'], savedMinutes: 4, thrownAway: 0.1 } },

@@ -97,7 +97,8 @@ function Total({ visit, chosen }: { visit: VisitDto; chosen: ReadonlySet<string>
           <p className="soft">{countWords(sheet.steps.length, 'step')}, shared ones done once.</p>
           <FetchList
             sheet={sheet}
-            rules={visit.setUp.rules}
+            setUp={visit.setUp}
+            vessels={visit.vessels}
             parts={partsOf(visit.needs.filter(({ itemId }) => chosen.has(itemId)))}
           />
         </>
@@ -138,6 +139,11 @@ function Compose({ visit }: { visit: VisitDto }) {
   return (
     <div className={styles.compose}>
       <div>
+        {proposals.size === 0 ? (
+          <p style={{ marginBottom: 14 }}>
+            <b>Nothing asks to be done now.</b> Choose below what you want to do all the same.
+          </p>
+        ) : null}
         {visit.defects.length ? (
           <Caution title="Open defects" quiet>
             {visit.defects.map(({ id, words, severity }) => (

@@ -1,5 +1,7 @@
-import { ruleWords, shownValue } from '@yugator/core';
-import type { HouseRules, Sheet } from '@yugator/core';
+import type { VesselsDto } from '@yugator/contracts';
+import { fluidWords, isUsedOil, ruleWords } from '@yugator/core';
+import type { MachineSetUp, Sheet } from '@yugator/core';
+import { DrainWords } from '../fluid/DrainWords.js';
 import { useSession } from '../session/useSession.js';
 import styles from './sheet.module.css';
 
@@ -7,17 +9,20 @@ import styles from './sheet.module.css';
 export function FetchList({
   sheet,
   parts,
-  rules,
+  setUp,
+  vessels,
 }: {
   sheet: Sheet;
   parts: readonly string[];
-  rules: HouseRules;
+  setUp: MachineSetUp;
+  vessels: VesselsDto;
 }) {
   const { site } = useSession();
-  const volume = (litres: number) => shownValue(litres, 'volume', site.unitSystem);
+  const { spec, rules } = setUp;
   const { tools, filled, drained } = sheet.fetch;
   const partsRule = ruleWords('parts', rules);
-  const drainedTotal = drained.reduce((sum, { litres }) => sum + litres, 0);
+  const oils = drained.filter(({ fluid }) => isUsedOil(fluid));
+  const others = drained.filter(({ fluid }) => !isUsedOil(fluid));
   return (
     <details className={styles.fetch}>
       <summary>Fetch first: tools, parts and fluids</summary>
@@ -36,15 +41,24 @@ export function FetchList({
         {filled.length ? (
           <>
             <dt>Fluids</dt>
+            <dd>{filled.map((each) => fluidWords(each, spec, site.unitSystem)).join('; ')}</dd>
+          </>
+        ) : null}
+        {oils.length ? (
+          <>
+            <dt>Pan</dt>
             <dd>
-              {filled.map(({ fluid, litres }) => `${volume(litres)} ${fluid.toLowerCase()}`).join(', ')}
+              <DrainWords litres={oils.map(({ litres }) => litres)} vessels={vessels} vessel="pan" />
             </dd>
           </>
         ) : null}
-        {drainedTotal > 0 ? (
+        {others.length ? (
           <>
-            <dt>Room for</dt>
-            <dd>{volume(drainedTotal)} that come out; rags</dd>
+            <dt>Container</dt>
+            <dd>
+              {others.map((each) => fluidWords(each, { fluids: [] }, site.unitSystem)).join(', ')}, never with
+              the oil
+            </dd>
           </>
         ) : null}
       </dl>

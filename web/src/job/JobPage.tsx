@@ -55,7 +55,7 @@ function OpenJob({ job }: { job: JobDto }) {
   const before = (
     <div style={{ margin: '10px 0' }}>
       <TimeWords sheet={sheet} />
-      <FetchList sheet={sheet} parts={partsOf(job.needs)} rules={job.setUp.rules} />
+      <FetchList sheet={sheet} parts={partsOf(job.needs)} setUp={job.setUp} vessels={job.vessels} />
       <PrintLinks word="Print the sheet" path={`/jobs/${job.id}/sheet.pdf`} />
     </div>
   );

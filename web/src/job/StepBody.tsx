@@ -76,6 +76,7 @@ function FillPart({ job, step, found, onFound }: Props) {
           reading={typeof reading === 'number' ? reading : null}
           betweenMarks={typeof between === 'number' ? between : USUAL_BETWEEN_MARKS}
           isUsual={typeof between !== 'number'}
+          marks={step.fills?.marks}
           onChange={(now, betweenMarks) => onFound({ ...found, reading: now, betweenMarks })}
         />
       ) : null}

@@ -1,14 +1,15 @@
 import type { ItemNeedDto } from '@yugator/contracts';
+import { proposedDraw } from '@yugator/core';
 import { quantityWords } from '../words/figures.js';
 
 /** Articles that items take, each once, with what is on hand where that is not enough. */
 export function partsOf(needs: readonly ItemNeedDto[]): string[] {
-  const sums = new Map<string, ItemNeedDto>();
-  for (const need of needs) {
-    const known = sums.get(need.articleId);
-    sums.set(need.articleId, { ...need, quantity: need.quantity + (known?.quantity ?? 0) });
-  }
-  return [...sums.values()].map(({ name, quantity, unit, onHand }) => {
+  const byArticle = new Map(needs.map((need) => [need.articleId, need]));
+  const itemIds = needs.map(({ itemId }) => itemId);
+  return proposedDraw(itemIds, needs).flatMap(({ articleId, quantity }) => {
+    const article = byArticle.get(articleId);
+    if (!article) return [];
+    const { name, unit, onHand } = article;
     const short = onHand < quantity ? ` (only ${quantityWords(onHand, unit)} on hand)` : '';
     return `${quantityWords(quantity, unit)} × ${name}${short}`;
   });

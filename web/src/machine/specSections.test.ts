@@ -60,7 +60,7 @@ describe('the spec card', () => {
     const fluid = { fluid: 'Engine oil', litresWithFilter: 1.981426, litresWithoutFilter: null, grades: [] };
     const before: SpecCardDto = {
       ...emptySpecCard(),
-      fluids: [{ ...fluid, betweenMarks: null }],
+      fluids: [{ ...fluid, betweenMarks: null, marks: '' }],
       torques: [
         { fastener: 'Blades', low: 67.790897, high: 81.349077 },
         { fastener: 'Plugs', low: 20.337269, high: 20.337269 },

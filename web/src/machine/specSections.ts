@@ -56,6 +56,7 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
       quantity('litresWithFilter', 'With filter', 'volume', '2.1 qt'),
       quantity('litresWithoutFilter', 'Without filter', 'volume', '1.9 qt', false),
       quantity('betweenMarks', 'Low to full mark', 'volume', '0.5 qt', false),
+      words('marks', 'Dipstick marks', 'ADD to FULL', false),
     ],
   },
   {

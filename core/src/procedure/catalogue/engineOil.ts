@@ -1,4 +1,4 @@
-import type { MachineSetUp, WorkItem } from '../machineSetUp.js';
+import type { MachineSetUp, OilDrain, WorkItem } from '../machineSetUp.js';
 import { fluidNeed, toolsFor, torqueFigures } from '../machineSetUp.js';
 import type { Procedure } from '../procedure.js';
 import { afterHands, step } from '../step.js';
@@ -70,6 +70,12 @@ const OPENING = {
   hose: 'Lay the drain hose into the pan and open it.',
 } as const;
 
+/** What opens a drain, where the card of the machine names no tool. */
+const DRAIN_TOOLS: Record<OilDrain, readonly string[]> = {
+  ...{ plug: ['wrench for the drain plug'], twoPlugs: ['wrench for the sump plugs'] },
+  ...{ valve: ['drain hose'], hose: [], extractor: ['wrench for the drain plug'], cartridge: [] },
+};
+
 function drainSteps(setUp: MachineSetUp): Step[] {
   const way = drainWith(setUp);
   const drains = fluidNeed(setUp, /engine oil/i, changesFilter(setUp));
@@ -84,7 +90,7 @@ function drainSteps(setUp: MachineSetUp): Step[] {
     {
       ...wait,
       ...{ needs: ['safe', 'warm'], cautions: ['hotOil', 'usedOil'] },
-      tools: toolsFor(setUp, /sump|drain/i, ['drain pan', 'wrench for the drain plug']),
+      tools: ['drain pan', 'rags', ...toolsFor(setUp, /sump|drain/i, DRAIN_TOOLS[oilDrain])],
     },
   );
   const extract = step(
@@ -99,14 +105,20 @@ function drainSteps(setUp: MachineSetUp): Step[] {
   return [open];
 }
 
+/** What closes without a plug has no washer and no torque. */
+const CLOSING = {
+  valve: 'Close the valve, take the hose off, put its cap on, and wipe dry.',
+  hose: 'Close the hose, clip it back where it hangs, and wipe dry.',
+} as const;
+
 function closeStep(setUp: MachineSetUp): Step {
-  const isValve = setUp.fittings.oilDrain === 'valve' || setUp.fittings.oilDrain === 'hose';
+  const { oilDrain } = setUp.fittings;
+  if (oilDrain === 'valve' || oilDrain === 'hose')
+    return step('close', 'closeDrains', CLOSING[oilDrain], 2, { fluid: FLUID });
   return step(
     'close',
     'closeDrains',
-    isValve
-      ? 'Close the valve, take the hose off, put its cap on, and wipe dry.'
-      : 'Put the plug back with a good sealing washer. A plastic plug only snug.',
+    'Put the plug back with a good sealing washer. A plastic plug only snug.',
     3,
     {
       ...{ tools: ['new sealing washer', 'torque wrench'], fluid: FLUID, rule: 'torque' },
