@@ -28,5 +28,5 @@ const DECIMALS: Partial<Record<Unit, number>> = { gal: 3 };
 
 /** Litres in the unit of a jug: "3.35 qt". */
 export function inJug(litres: number, { unit }: JugSize): string {
-  return `${inUnit(litres, 'volume', unit, DECIMALS[unit] ?? 2)} ${unit}`;
+  return `${inUnit(litres, 'volume', unit, DECIMALS[unit] ?? 2)}\u00a0${unit}`;
 }

@@ -1,5 +1,5 @@
 import type { Found, JobDto } from '@yugator/contracts';
-import { fillNeedOf, HOUSE_RULES, litresOfNeed, ruleWords, shownRange } from '@yugator/core';
+import { approvedWords, fillNeedOf, HOUSE_RULES, litresOfNeed, ruleWords, shownRange } from '@yugator/core';
 import type { SheetStep } from '@yugator/core';
 import { LookPick } from '../check/LookPick.js';
 import { Measure } from '../check/Measure.js';
@@ -47,9 +47,11 @@ function FillPart({ job, step, found, onFound }: Props) {
   const numberOf = (name: string) => (typeof said[name] === 'number' ? said[name] : null);
   const need = { ...planned, retained: numberOf('retained') ?? 0 };
   const reading = found['reading'];
+  const approved = approvedWords(step.fills?.fluid ?? '', setUp.spec);
   const between = found['betweenMarks'] ?? step.fills?.betweenMarks;
   return (
     <>
+      {approved ? <p>Approved: {approved}</p> : null}
       <FillPlanner
         need={need}
         level={numberOf('jugLevel')}
