@@ -1,18 +1,8 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { launch, newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
-import { Yugator } from './yugator.js';
+import type { Page } from 'puppeteer-core';
+import { newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
+import { openShed } from './shed.js';
 
-let yugator: Yugator;
-let browser: Browser;
-beforeAll(async () => {
-  yugator = await Yugator.on();
-  await yugator.start();
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser.close();
-  await yugator.remove();
-});
+const shed = openShed();
 
 interface MachineOnWire {
   readonly id: string;
@@ -36,7 +26,7 @@ async function machine(page: Page, tag: string): Promise<MachineOnWire> {
 
 /** Composes a visit with every item of the machine, and opens the job. */
 async function openAnnual(page: Page, { id }: MachineOnWire): Promise<void> {
-  await page.goto(`${yugator.address}/fleet/${id}/visit`);
+  await page.goto(`${shed.yugator.address}/fleet/${id}/visit`);
   await sees(page, 'a visit');
   expect(await violations(page)).toEqual([]);
   await page.$$eval('main li input[type=checkbox]:not(:checked)', (boxes) =>
@@ -136,8 +126,8 @@ const recordsOf = (page: Page, id: string) =>
 
 describe('a mechanic with a phone', () => {
   it('works a year of a riding mower through, and a cracked blade becomes a defect', async () => {
-    const { page, complaints } = await newVisitor(browser, PHONE);
-    await signIn(page, yugator.address, 'Ansel Pike');
+    const { page, complaints } = await newVisitor(shed.browser, PHONE);
+    await signIn(page, shed.yugator.address, 'Ansel Pike');
     const mower = await machine(page, 'R-06');
     const before = (await recordsOf(page, mower.id)).total;
     await openAnnual(page, mower);
@@ -169,19 +159,19 @@ describe('a mechanic with a phone', () => {
   });
 
   it('works a year of a diesel tractor through a lost server, and two who finish it leave one record', async () => {
-    const { page } = await newVisitor(browser, PHONE);
-    const { page: second } = await newVisitor(browser, PHONE);
-    await signIn(page, yugator.address, 'Ansel Pike');
-    await signIn(second, yugator.address, 'Marit Osgood');
+    const { page } = await newVisitor(shed.browser, PHONE);
+    const { page: second } = await newVisitor(shed.browser, PHONE);
+    await signIn(page, shed.yugator.address, 'Ansel Pike');
+    await signIn(second, shed.yugator.address, 'Marit Osgood');
     const tractor = await machine(page, 'T-01');
     const before = (await recordsOf(page, tractor.id)).total;
     await openAnnual(page, tractor);
     await workThrough(page, {}, 4);
 
-    await yugator.kill();
+    await shed.yugator.kill();
     await tick(page);
     await sees(page, 'cannot be reached');
-    await yugator.start();
+    await shed.yugator.start();
     await page.reload();
     await sees(page, 'Step by step');
     await workThrough(page, { 'filter or the bowl': 'Water' });

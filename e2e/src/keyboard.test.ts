@@ -1,18 +1,8 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { launch, newVisitor, sees, signIn } from './browser.js';
-import { Yugator } from './yugator.js';
+import type { Page } from 'puppeteer-core';
+import { newVisitor, sees, signIn } from './browser.js';
+import { openShed } from './shed.js';
 
-let yugator: Yugator;
-let browser: Browser;
-beforeAll(async () => {
-  yugator = await Yugator.on();
-  await yugator.start();
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser.close();
-  await yugator.remove();
-});
+const shed = openShed();
 
 /** A weak mobile network: 400 kbit/s both ways, and nearly half a second to the server and back. */
 const WEAK = { download: 50 * 1024, upload: 50 * 1024, latency: 400 };
@@ -58,8 +48,8 @@ const total = (page: Page, machineId: string) =>
 
 describe('somebody with a keyboard only, on a weak network', () => {
   it('composes a visit, works it step by step and signs it off, each once though pressed twice', async () => {
-    const { page, complaints } = await newVisitor(browser);
-    await signIn(page, yugator.address, 'Ansel Pike');
+    const { page, complaints } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Ansel Pike');
     const machineId = await page.evaluate(async () => {
       const fleet = (await (await fetch('/api/machines')).json()) as { id: string; tag: string }[];
       return fleet.find(({ tag }) => tag === 'M-02')?.id ?? '';
@@ -67,7 +57,7 @@ describe('somebody with a keyboard only, on a weak network', () => {
     const before = await total(page, machineId);
     await page.emulateNetworkConditions(WEAK);
 
-    await page.goto(`${yugator.address}/fleet/${machineId}/visit`);
+    await page.goto(`${shed.yugator.address}/fleet/${machineId}/visit`);
     await page.waitForSelector('main li input[type=checkbox]', { timeout: 20_000 });
     await hasFocus(page, /a visit/);
     while (await page.$('main li input[type=checkbox]:checked')) {

@@ -1,18 +1,8 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { checkbox, launch, newVisitor, press, sees, signIn, violations } from './browser.js';
-import { Yugator } from './yugator.js';
+import type { Page } from 'puppeteer-core';
+import { checkbox, newVisitor, press, sees, signIn, violations } from './browser.js';
+import { openShed } from './shed.js';
 
-let yugator: Yugator;
-let browser: Browser;
-beforeAll(async () => {
-  yugator = await Yugator.on();
-  await yugator.start();
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser.close();
-  await yugator.remove();
-});
+const shed = openShed();
 
 interface Api {
   readonly machines: readonly { id: string; tag: string; name: string; lastShown: number; lines: Line[] }[];
@@ -44,10 +34,10 @@ async function kits(page: Page): Promise<number> {
 
 describe('the whole path of a crew lead', () => {
   it('leads from Today over the round and a job to the record, and outlives a restart', async () => {
-    const { page, complaints } = await newVisitor(browser);
-    const { page: second, complaints: secondComplaints } = await newVisitor(browser);
-    await signIn(page, yugator.address, 'Marit Osgood');
-    await signIn(second, yugator.address, 'Parks office');
+    const { page, complaints } = await newVisitor(shed.browser);
+    const { page: second, complaints: secondComplaints } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Marit Osgood');
+    await signIn(second, shed.yugator.address, 'Parks office');
 
     // 1: Today, worst first, each with its reason.
     await sees(page, /machines? (is|are) overdue\./);
@@ -89,7 +79,7 @@ describe('the whole path of a crew lead', () => {
     // 4: the machine, its items, the job.
     const before = await kits(page);
     const oil = 'Engine oil and filter';
-    await page.goto(`${yugator.address}/fleet/${first.id}`);
+    await page.goto(`${shed.yugator.address}/fleet/${first.id}`);
     await sees(page, oil);
     await (await page.waitForSelector('::-p-text(Compose a visit)'))?.click();
     await sees(page, 'Open the job');
@@ -126,17 +116,17 @@ describe('the whole path of a crew lead', () => {
     await press(page, 'Shelf');
     await sees(page, 'Oil change kit, V-twin');
     expect(await violations(page)).toEqual([]);
-    await page.goto(`${yugator.address}/fleet/${first.id}/record`);
+    await page.goto(`${shed.yugator.address}/fleet/${first.id}/record`);
     await sees(page, oil);
     await sees(page, 'Marit Osgood, 35 min');
     expect(await violations(page)).toEqual([]);
 
     // 6: stopped and started, everything is there.
-    const ended = await yugator.stop('SIGINT');
+    const ended = await shed.yugator.stop('SIGINT');
     expect(ended.code).toBe(0);
     await sees(page, 'Not connected');
-    await yugator.start();
-    await page.goto(`${yugator.address}/fleet/${first.id}/record`);
+    await shed.yugator.start();
+    await page.goto(`${shed.yugator.address}/fleet/${first.id}/record`);
     await sees(page, 'Marit Osgood, 35 min');
     const now = await machine(page, 'R-03');
     expect(

@@ -1,18 +1,8 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { DESK, launch, newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
-import { Yugator } from './yugator.js';
+import type { Page } from 'puppeteer-core';
+import { DESK, newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
+import { openShed } from './shed.js';
 
-let yugator: Yugator;
-let browser: Browser;
-beforeAll(async () => {
-  yugator = await Yugator.on();
-  await yugator.start();
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser.close();
-  await yugator.remove();
-});
+const shed = openShed();
 
 async function idOf(page: Page, tag: string): Promise<string> {
   const machines = (await page.evaluate(() =>
@@ -64,14 +54,14 @@ describe.each([
   ['desk in the dark', DESK, 'dark'],
 ])('on the %s every screen', (_where, viewport, scheme) => {
   it('arrives, fits, has one heading, and passes WCAG 2.2 AA', async () => {
-    const { page, complaints } = await newVisitor(browser, viewport);
+    const { page, complaints } = await newVisitor(shed.browser, viewport);
     await page.emulateMediaFeatures([
       { name: 'prefers-reduced-motion', value: 'reduce' },
       { name: 'prefers-color-scheme', value: scheme },
     ]);
-    await signIn(page, yugator.address, 'Marit Osgood');
+    await signIn(page, shed.yugator.address, 'Marit Osgood');
     for (const [path, words] of await screens(page)) {
-      await page.goto(yugator.address + path);
+      await page.goto(shed.yugator.address + path);
       await sees(page, new RegExp(words));
       const facts = await page.evaluate(() => ({
         // A phone's window grows with what overflows it; the page's own width does not.
@@ -87,12 +77,12 @@ describe.each([
 
 describe('a viewer', () => {
   it('is shown no act that the role does not include', async () => {
-    const { page } = await newVisitor(browser);
-    await signIn(page, yugator.address, 'Parks office');
+    const { page } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Parks office');
     const acts =
       /Open the job|Compose a visit|Register|Came in|Count$|Void|Change|Add somebody|Enter hours|Keep|Say when|New article/;
     for (const [path, words] of await screens(page)) {
-      await page.goto(yugator.address + path);
+      await page.goto(shed.yugator.address + path);
       await sees(page, new RegExp(words));
       const buttons = await page.$$eval('main button, main a', (all) => all.map((each) => each.textContent));
       expect([path, buttons.filter((word) => acts.test(word ?? ''))]).toEqual([path, []]);
@@ -102,9 +92,9 @@ describe('a viewer', () => {
 
 describe('the connection', () => {
   it('lost in the middle of a round keeps every figure, and saves once when it is back', async () => {
-    const { page } = await newVisitor(browser, PHONE);
-    await signIn(page, yugator.address, 'Dru Halloway');
-    await page.goto(`${yugator.address}/round`);
+    const { page } = await newVisitor(shed.browser, PHONE);
+    await signIn(page, shed.yugator.address, 'Dru Halloway');
+    await page.goto(`${shed.yugator.address}/round`);
     await sees(page, 'Round the sheds');
     const id = await idOf(page, 'U-02');
     const shown = await page.evaluate(
@@ -128,8 +118,8 @@ describe('the connection', () => {
 
 describe('signing out', () => {
   it('leads to the door, and the way back in leads to where one was heading', async () => {
-    const { page } = await newVisitor(browser);
-    await page.goto(`${yugator.address}/shelf`);
+    const { page } = await newVisitor(shed.browser);
+    await page.goto(`${shed.yugator.address}/shelf`);
     await page.waitForSelector('input[name=name]');
     await page.type('input[name=name]', 'Ansel Pike');
     await page.type('input[name=password]', 'wrong password');
@@ -143,7 +133,7 @@ describe('signing out', () => {
     const out = await page.waitForSelector('::-p-aria([name="Sign out"][role="menuitem"])');
     await out?.click();
     await sees(page, 'Sign in');
-    await page.goto(`${yugator.address}/shelf`);
+    await page.goto(`${shed.yugator.address}/shelf`);
     await page.waitForSelector('input[name=password]');
   });
 });

@@ -1,18 +1,8 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { launch, newVisitor, press, sees, signIn, violations } from './browser.js';
-import { Yugator } from './yugator.js';
+import type { Page } from 'puppeteer-core';
+import { newVisitor, press, sees, signIn, violations } from './browser.js';
+import { openShed } from './shed.js';
 
-let yugator: Yugator;
-let browser: Browser;
-beforeAll(async () => {
-  yugator = await Yugator.on();
-  await yugator.start();
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser.close();
-  await yugator.remove();
-});
+const shed = openShed();
 
 interface Line {
   readonly itemName: string;
@@ -38,11 +28,11 @@ async function typeInto(page: Page, label: string, text: string): Promise<void> 
 
 describe('a crew lead who sets up', () => {
   it('enters a book as a chart by keyboard, registers a machine on it, and reads its tape', async () => {
-    const { page, complaints } = await newVisitor(browser);
-    await signIn(page, yugator.address, 'Marit Osgood');
+    const { page, complaints } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Marit Osgood');
 
     // The book: two lines, marks by key, the rule in words beside each.
-    await page.goto(`${yugator.address}/books/new`);
+    await page.goto(`${shed.yugator.address}/books/new`);
     await sees(page, 'A new service book');
     await typeInto(page, 'Book', 'Hobbin snow blower');
     await typeInto(page, 'Name of line 1', 'Engine oil');
@@ -71,7 +61,7 @@ describe('a crew lead who sets up', () => {
     await sees(page, 'Hobbin snow blower is saved.');
 
     // The machine, in under two minutes: by its form, with the power in the unit at hand.
-    await page.goto(`${yugator.address}/fleet/new`);
+    await page.goto(`${shed.yugator.address}/fleet/new`);
     await sees(page, 'Service books it follows');
     await typeInto(page, 'Tag', 'S-01');
     await typeInto(page, 'Name', 'Path blower');
@@ -101,9 +91,9 @@ describe('a crew lead who sets up', () => {
   });
 
   it('puts a machine on a season, and sees it laid up outside of it', async () => {
-    const { page } = await newVisitor(browser);
-    await signIn(page, yugator.address, 'Marit Osgood');
-    await page.goto(`${yugator.address}/season`);
+    const { page } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Marit Osgood');
+    await page.goto(`${shed.yugator.address}/season`);
     await sees(page, 'Add a season');
     await press(page, 'Add a season');
     await sees(page, 'Name it, such as Mowing.');
@@ -119,9 +109,9 @@ describe('a crew lead who sets up', () => {
   });
 
   it('pastes readings, is told line by line what will happen, and keeps nothing before it is said', async () => {
-    const { page } = await newVisitor(browser);
-    await signIn(page, yugator.address, 'Dru Halloway');
-    await page.goto(`${yugator.address}/round`);
+    const { page } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Dru Halloway');
+    await page.goto(`${shed.yugator.address}/round`);
     await sees(page, 'Paste readings');
     await press(page, 'Paste readings');
     await sees(page, 'Two columns, tag and hours');

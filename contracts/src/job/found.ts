@@ -1,7 +1,8 @@
+import type { FoundFields } from '@yugator/core';
 import { registerDecorator } from 'class-validator';
 
 /** What a step measured or saw: figures in SI and words, by the name of the field. */
-export type Found = Readonly<Record<string, number | string>>;
+export type Found = FoundFields;
 
 const MOST_FIELDS = 20;
 const LONGEST_WORDS = 300;

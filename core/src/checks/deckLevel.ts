@@ -1,4 +1,4 @@
-import { judgeRange } from './range.js';
+import { judgeRange, ROUNDING } from './range.js';
 
 /** Heights of the blade tips above level ground, mm. */
 export interface DeckHeights {
@@ -17,8 +17,6 @@ export interface DeckVerdict {
   readonly isRaked: boolean;
 }
 
-const NOTHING = 1e-9;
-
 /** How a deck is to hang, mm. */
 export interface DeckLimits {
   /** most between left and right */
@@ -36,7 +34,7 @@ export function judgeDeck({ left, right, front, rear }: DeckHeights, limits: Dec
   const sideways = Math.abs(left - right);
   const rake = rear - front;
   return {
-    ...{ sideways, rake, isLevelSideways: sideways <= limits.sidewaysWithin + NOTHING },
+    ...{ sideways, rake, isLevelSideways: sideways <= limits.sidewaysWithin + ROUNDING },
     isRaked: judgeRange(rake, limits).kind === 'within',
   };
 }
@@ -46,5 +44,5 @@ export const USUAL_TIPS_WITHIN = 3.175;
 
 /** Whether a blade is straight: its two tips measured at the same place, mm. */
 export function isBladeStraight(firstTip: number, secondTip: number, within: number): boolean {
-  return Math.abs(firstTip - secondTip) <= within + NOTHING;
+  return Math.abs(firstTip - secondTip) <= within + ROUNDING;
 }

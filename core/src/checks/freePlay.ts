@@ -1,4 +1,4 @@
-import { judgeRange } from './range.js';
+import { judgeRange, ROUNDING } from './range.js';
 import type { RangeVerdict, Tolerance } from './range.js';
 
 export interface FreePlayVerdict {
@@ -24,7 +24,7 @@ export const USUAL_EQUAL_WITHIN = 3;
 export function judgeFreePlay(left: number, right: number, range: FreePlayRange): FreePlayVerdict {
   const sides = { left: judgeRange(left, range), right: judgeRange(right, range) };
   const difference = Math.abs(left - right);
-  const isUneven = difference > range.equalWithin + 1e-9;
+  const isUneven = difference > range.equalWithin + ROUNDING;
   const isGood = !isUneven && sides.left.kind === 'within' && sides.right.kind === 'within';
   return { ...sides, difference, isUneven, isGood };
 }

@@ -11,11 +11,12 @@ export interface RangeVerdict {
   readonly by: number;
 }
 
-const NOTHING = 1e-9;
+/** Differences that only arithmetic makes. */
+export const ROUNDING = 1e-9;
 
 /** Judges a measured value against its range. */
 export function judgeRange(value: number, { low, high }: Tolerance): RangeVerdict {
-  if (value < low - NOTHING) return { kind: 'below', by: low - value };
-  if (value > high + NOTHING) return { kind: 'above', by: value - high };
+  if (value < low - ROUNDING) return { kind: 'below', by: low - value };
+  if (value > high + ROUNDING) return { kind: 'above', by: value - high };
   return { kind: 'within', by: 0 };
 }
