@@ -1,12 +1,9 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { MachineDetailDto, Role } from '@yugator/contracts';
 import type { ReactNode } from 'react';
-import { MemoryRouter } from 'react-router';
-import { NoticeProvider } from '../page/Notice.js';
-import { SessionContext } from '../session/useSession.js';
-import { SITE } from '../testing/fixtures.js';
 import { machineDetail } from '../testing/machines.js';
+import { showTo, wire } from '../testing/wire.js';
+import type { Wire } from '../testing/wire.js';
 import { Attachments } from './Attachments.js';
 import { OwnItems } from './OwnItems.js';
 import { Overrides } from './Overrides.js';
@@ -14,14 +11,6 @@ import { Participation } from './Participation.js';
 import { SpecCard } from './SpecCard.js';
 import { StatusChange } from './StatusChange.js';
 
-interface Sent {
-  readonly method: string;
-  readonly path: string;
-  readonly body: unknown;
-}
-
-let sent: Sent[];
-let answer: { status: number; body: unknown };
 const SEASONS = {
   version: 1,
   seasons: [
@@ -30,36 +19,14 @@ const SEASONS = {
   ],
 };
 
+let server: Wire;
 beforeEach(() => {
-  sent = [];
-  answer = { status: 200, body: machineDetail() };
-  globalThis.fetch = ((url: string, init: { method: string; body?: string }) => {
-    const isRead = init.method === 'GET';
-    if (!isRead) sent.push({ method: init.method, path: url, body: JSON.parse(init.body ?? 'null') });
-    const { status, body } = isRead ? { status: 200, body: SEASONS } : answer;
-    return Promise.resolve({
-      ...{ ok: status < 400, status, json: () => Promise.resolve(body) },
-      headers: new Headers({
-        'content-type': status < 400 ? 'application/json' : 'application/problem+json',
-      }),
-    });
-  }) as unknown as typeof fetch;
-});
-
-function show(content: ReactNode, role: Role = 'crewLead') {
-  const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
-  render(
-    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-      <NoticeProvider>
-        <MemoryRouter>
-          <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
-            {content}
-          </SessionContext.Provider>
-        </MemoryRouter>
-      </NoticeProvider>
-    </QueryClientProvider>,
+  server = wire(
+    () => SEASONS,
+    () => machineDetail(),
   );
-}
+});
+const show = (content: ReactNode, role: Role = 'crewLead') => showTo(role, content);
 
 const type = (label: string | RegExp, text: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
@@ -78,8 +45,8 @@ describe('the status of a machine', () => {
     type('Since', '2027-05-12');
     type('Why', 'Cracked spindle');
     click('Keep');
-    await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]).toEqual({
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]).toEqual({
       ...{ method: 'POST', path: '/api/machines/m/status' },
       body: { status: 'inService', since: '2027-05-12', reason: 'Cracked spindle', version: 4 },
     });
@@ -93,7 +60,7 @@ describe('the status of a machine', () => {
     click('Keep');
     expect(await screen.findByText('Say in 3 to 200 letters why.')).toBeDefined();
     expect(screen.getByLabelText<HTMLInputElement>('Since').value).toBe('2027-05-12');
-    expect(sent).toEqual([]);
+    expect(server.sent).toEqual([]);
   });
 });
 
@@ -106,8 +73,8 @@ describe('a departure from the book', () => {
     type('Every so many months', '6');
     type('Why', 'Dust on the ball fields');
     click('Keep');
-    await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]).toEqual({
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]).toEqual({
       ...{ method: 'PUT', path: '/api/machines/m/overrides/oil' },
       body: {
         ...{ isOmitted: false, reason: 'Dust on the ball fields', dutyFactor: 0.5 },
@@ -126,17 +93,14 @@ describe('a departure from the book', () => {
     expect(screen.getByText(/its hours times 0.5/)).toBeDefined();
     click('Follow the book again: Engine oil');
     await waitFor(() =>
-      expect(sent).toMatchObject([{ method: 'DELETE', path: '/api/machines/m/overrides/oil' }]),
+      expect(server.sent).toMatchObject([{ method: 'DELETE', path: '/api/machines/m/overrides/oil' }]),
     );
   });
 });
 
 describe('an item of its own', () => {
   it('is added beside those that are there, and the refusal of the server is told', async () => {
-    answer = {
-      status: 422,
-      body: { title: 'x', status: 422, detail: 'Say when it is due: at least one trigger is needed.' },
-    };
+    server.refuse({ title: 'x', status: 422, detail: 'Say when it is due: at least one trigger is needed.' });
     show(<OwnItems machine={machineDetail()} />);
     click('Add an item');
     await screen.findByRole('dialog');
@@ -144,11 +108,11 @@ describe('an item of its own', () => {
     type('Component', 'Beacon');
     click('Add');
     expect(await screen.findByText(/at least one trigger is needed/)).toBeDefined();
-    answer = { status: 200, body: machineDetail() };
+    server.refuse(null);
     type('Every so many days', '7');
     click('Add');
-    await waitFor(() => expect(sent).toHaveLength(2));
-    expect(sent[1]?.body).toMatchObject({
+    await waitFor(() => expect(server.sent).toHaveLength(2));
+    expect(server.sent[1]?.body).toMatchObject({
       ...{ version: 4, items: [{ name: 'Beacon', component: 'beacon', minutes: 10 }] },
     });
   });
@@ -163,11 +127,11 @@ describe('the seasons of a machine', () => {
     fireEvent.click(screen.getByRole('checkbox', { name: 'Winter' }));
     click('Save its seasons');
     expect(screen.getByText('Give the planned hours a week, such as 8.')).toBeDefined();
-    expect(sent).toEqual([]);
+    expect(server.sent).toEqual([]);
     type('Hours a week in Winter', '2,5');
     click('Save its seasons');
-    await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]?.body).toEqual({
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toEqual({
       version: 4,
       participation: [...participation, { seasonId: 'w', hoursPerWeek: 2.5 }],
     });
@@ -191,11 +155,11 @@ describe('the spec card', () => {
     click('Save the card');
     expect(screen.getByText('1 figure cannot be read; they are marked.')).toBeDefined();
     expect(screen.getByLabelText<HTMLInputElement>('Torque').getAttribute('aria-invalid')).toBe('true');
-    expect(sent).toEqual([]);
+    expect(server.sent).toEqual([]);
     type('Torque', '15 lbf·ft');
     click('Save the card');
-    await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]?.body).toMatchObject({
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toMatchObject({
       ...{ version: 4, spec: { torques: [{ fastener: 'Spark plugs', low: 20.337269, high: 20.337269 }] } },
     });
   });
@@ -225,14 +189,14 @@ describe('an attachment', () => {
     expect(screen.queryByLabelText(/^Share/)).toBeNull();
     type('Its meter shows', '41,5');
     click('Keep');
-    await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]?.body).toMatchObject({
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toMatchObject({
       attachments: [
         { ...attachment, share: 0.2 },
         { kind: 'blower', name: 'Snow blower', share: null, hoursAtStart: 41.5 },
       ],
     });
-    expect(JSON.stringify(sent[0]?.body)).not.toContain('life');
+    expect(JSON.stringify(server.sent[0]?.body)).not.toContain('life');
   });
 
   it('with a meter of its own can be read, also by whoever may not change it', () => {

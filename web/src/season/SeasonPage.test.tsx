@@ -1,10 +1,7 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import type { Role, SeasonsDto } from '@yugator/contracts';
-import { MemoryRouter } from 'react-router';
-import { NoticeProvider } from '../page/Notice.js';
-import { SessionContext } from '../session/useSession.js';
-import { SITE } from '../testing/fixtures.js';
+import { showTo, wire } from '../testing/wire.js';
+import type { Wire } from '../testing/wire.js';
 import { SeasonPage } from './SeasonPage.js';
 
 const MOWING: SeasonsDto = {
@@ -17,35 +14,16 @@ const MOWING: SeasonsDto = {
   ],
 };
 
-let sent: unknown[];
-let refusal: string | null;
+let server: Wire;
 beforeEach(() => {
-  sent = [];
-  refusal = null;
-  globalThis.fetch = ((_url: string, init: { method: string; body?: string }) => {
-    if (init.method === 'PUT') sent.push(JSON.parse(init.body ?? 'null'));
-    const isRefused = init.method === 'PUT' && refusal !== null;
-    return Promise.resolve({
-      ...{ ok: !isRefused, status: isRefused ? 409 : 200 },
-      headers: new Headers({ 'content-type': isRefused ? 'application/problem+json' : 'application/json' }),
-      json: () => Promise.resolve(isRefused ? { title: 'x', status: 409, detail: refusal } : MOWING),
-    });
-  }) as unknown as typeof fetch;
+  server = wire(
+    () => MOWING,
+    () => MOWING,
+  );
 });
 
 async function show(role: Role = 'crewLead') {
-  const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
-  render(
-    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-      <NoticeProvider>
-        <MemoryRouter>
-          <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
-            <SeasonPage />
-          </SessionContext.Provider>
-        </MemoryRouter>
-      </NoticeProvider>
-    </QueryClientProvider>,
-  );
+  showTo(role, <SeasonPage />);
   await screen.findAllByText(/Mowing|Season/);
   await screen.findByRole('region', { name: 'Mowing' });
 }
@@ -61,8 +39,8 @@ describe('the seasons of the site', () => {
     click('+1 week: Mowing 2028');
     expect(field('Last day of Mowing 2028').value).toBe('2028-10-31');
     click('Save the seasons');
-    await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]).toEqual({
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toEqual({
       version: 3,
       seasons: [
         {
@@ -83,11 +61,12 @@ describe('the seasons of the site', () => {
   });
 
   it('keep what was typed when the server refuses', async () => {
-    refusal = 'Somebody else changed this set of seasons meanwhile.';
+    const detail = 'Somebody else changed this set of seasons meanwhile.';
+    server.refuse({ title: 'x', status: 409, detail });
     await show();
     fireEvent.change(field('Last day of Mowing 2027'), { target: { value: '2027-11-07' } });
     click('Save the seasons');
-    expect(await screen.findByText(refusal)).toBeDefined();
+    expect(await screen.findByText(detail)).toBeDefined();
     expect(field('Last day of Mowing 2027').value).toBe('2027-11-07');
   });
 

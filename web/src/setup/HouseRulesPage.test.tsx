@@ -1,10 +1,8 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { Role, WorkshopDto } from '@yugator/contracts';
 import { DEFAULT_RULES, HOUSE_RULES, REFUSED_PRACTICES } from '@yugator/core';
-import { NoticeProvider } from '../page/Notice.js';
-import { SessionContext } from '../session/useSession.js';
-import { SITE } from '../testing/fixtures.js';
+import { showTo, wire } from '../testing/wire.js';
+import type { Wire } from '../testing/wire.js';
 import { HouseRulesPage } from './HouseRulesPage.js';
 
 const WORKSHOP: WorkshopDto = {
@@ -14,33 +12,16 @@ const WORKSHOP: WorkshopDto = {
   usedOilLitres: 60,
   version: 3,
 };
-let sent: unknown[];
-let refusal: object | null;
+let server: Wire;
 beforeEach(() => {
-  sent = [];
-  refusal = null;
-  globalThis.fetch = ((_url: string, init: { method: string; body?: string }) => {
-    if (init.method === 'PUT') sent.push(JSON.parse(init.body ?? 'null'));
-    const refused = init.method === 'PUT' && refusal !== null;
-    return Promise.resolve({
-      ...{ ok: !refused, status: refused ? 422 : 200 },
-      headers: new Map([['content-type', refused ? 'application/problem+json' : 'application/json']]),
-      json: () => Promise.resolve(refused ? refusal : WORKSHOP),
-    });
-  }) as unknown as typeof fetch;
+  server = wire(
+    () => WORKSHOP,
+    () => WORKSHOP,
+  );
 });
 
 async function show(role: Role = 'crewLead') {
-  const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
-  render(
-    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-      <NoticeProvider>
-        <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
-          <HouseRulesPage />
-        </SessionContext.Provider>
-      </NoticeProvider>
-    </QueryClientProvider>,
-  );
+  showTo(role, <HouseRulesPage />);
   await screen.findByText('What the shop drains into');
 }
 
@@ -59,17 +40,17 @@ describe('the house rules', () => {
     await show();
     act(() => fireEvent.click(screen.getByRole('radio', { name: 'Hand-tight' })));
     fireEvent.change(screen.getByLabelText('Drain pan, litres'), { target: { value: '10,5' } });
-    refusal = {
+    server.refuse({
       ...{ type: 'about:blank', title: 't', status: 422, detail: 'd' },
       errors: [{ pointer: '#/panLitres', code: 'x', detail: 'Keep the drain pan within 200 L.' }],
-    };
+    });
     act(() => fireEvent.click(screen.getByRole('button', { name: 'Keep the house rules' })));
     expect(await screen.findByText('Keep the drain pan within 200 L.')).toBeDefined();
     expect(screen.getByLabelText<HTMLInputElement>('Drain pan, litres').value).toBe('10,5');
-    refusal = null;
+    server.refuse(null);
     act(() => fireEvent.click(screen.getByRole('button', { name: 'Keep the house rules' })));
-    await waitFor(() => expect(sent).toHaveLength(2));
-    expect(sent[1]).toMatchObject({
+    await waitFor(() => expect(server.sent).toHaveLength(2));
+    expect(server.sent[1]?.body).toMatchObject({
       rules: { ...DEFAULT_RULES, filterTightness: 'hand' },
       panLitres: 10.5,
       version: 3,

@@ -13,29 +13,32 @@ interface Sent {
   readonly body: unknown;
 }
 
-interface Wire {
+type Refusal = Readonly<Record<string, unknown>> & { readonly status?: number };
+
+export interface Wire {
   /** writes that went out, in order */
   readonly sent: Sent[];
   /** what the server refuses writes with from now on; null lets them pass */
-  refuse(problem: object | null): void;
+  refuse(problem: Refusal | null): void;
 }
 
-/** A server of a few answers by path: reads get them, writes are noted and answered with what `onWrite` gives. */
+/** A server of a few answers by path, or one answer to every read; writes are noted and answered with what `onWrite` gives. */
 export function wire(
-  answers: Readonly<Record<string, unknown>>,
+  answers: Readonly<Record<string, unknown>> | (() => unknown),
   onWrite: (sent: Sent) => unknown = () => null,
 ): Wire {
   const sent: Sent[] = [];
-  let refusal: object | null = null;
+  let refusal: Refusal | null = null;
+  const readOf = (path: string) => (typeof answers === 'function' ? answers() : answers[path]);
   globalThis.fetch = ((url: string, init: { method: string; body?: string }) => {
     const isRead = init.method === 'GET';
     const one: Sent = { method: init.method, path: url, body: JSON.parse(init.body ?? 'null') };
     if (!isRead) sent.push(one);
     const refused = !isRead && refusal !== null;
     return Promise.resolve({
-      ...{ ok: !refused, status: refused ? 422 : 200 },
+      ...{ ok: !refused, status: refused ? (refusal?.status ?? 422) : 200 },
       headers: new Map([['content-type', refused ? 'application/problem+json' : 'application/json']]),
-      json: () => Promise.resolve(isRead ? answers[url] : refused ? refusal : onWrite(one)),
+      json: () => Promise.resolve(isRead ? readOf(url) : refused ? refusal : onWrite(one)),
     });
   }) as unknown as typeof fetch;
   return {
