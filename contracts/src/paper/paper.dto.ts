@@ -1,6 +1,9 @@
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 
+/** Labels on a sheet of the common grid, three across and ten down. */
+export const LABELS_OF_SHEET = 30;
+
 /** On what is printed. */
 export class PaperQueryDto {
   @IsOptional()
@@ -13,7 +16,7 @@ export class LabelQueryDto extends PaperQueryDto {
   @IsOptional()
   @Type(() => Number)
   @Min(1, { message: 'Labels of a sheet count from 1.' })
-  @Max(30, { message: 'A sheet has 30 labels at most.' })
+  @Max(LABELS_OF_SHEET, { message: 'A sheet has 30 labels at most.' })
   @IsInt({ message: 'Give the label as a whole number.' })
   from?: number;
 }

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
+import { LABELS_OF_SHEET } from '@yugator/contracts';
 import type { JobDto, PrintedLabelDto } from '@yugator/contracts';
 import { getsLabel } from '@yugator/core';
 import { useState } from 'react';
@@ -54,7 +55,8 @@ export function Labels({ job }: { job: JobDto }) {
     },
   );
   if (!hasLabels(job)) return null;
-  const first = /^\d+$/.test(from) ? from : '1';
+  const first = Number(from);
+  const isOnSheet = Number.isInteger(first) && first >= 1 && first <= LABELS_OF_SHEET;
   return (
     <section aria-label="Labels" className={styles.labels}>
       <h2>Labels for the filter and the fill cap</h2>
@@ -69,14 +71,18 @@ export function Labels({ job }: { job: JobDto }) {
           label="First free label"
           value={from}
           onChange={(event) => setFrom(event.target.value)}
+          error={!isOnSheet}
+          helperText={isOnSheet ? undefined : `A whole number, 1 to ${LABELS_OF_SHEET}.`}
           slotProps={{ htmlInput: { inputMode: 'numeric' } }}
           sx={{ width: 140 }}
         />
-        <PrintLinks
-          word="On a sheet of labels"
-          path={`/jobs/${job.id}/labels.pdf`}
-          query={`&from=${first}`}
-        />
+        {isOnSheet ? (
+          <PrintLinks
+            word="On a sheet of labels"
+            path={`/jobs/${job.id}/labels.pdf`}
+            query={`&from=${first}`}
+          />
+        ) : null}
       </div>
       {print.error ? <Caution title="Not printed">{<p>{sentenceOf(print.error)}</p>}</Caution> : null}
       {printed.data?.length ? <Printed labels={printed.data} /> : null}

@@ -1,0 +1,69 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import type { ArticleDto } from '@yugator/contracts';
+import { showTo, wire } from '../testing/wire.js';
+import { ShelfPage } from './ShelfPage.js';
+
+const article = (over: Partial<ArticleDto>): ArticleDto => ({
+  ...{ id: 'k', name: 'Oil change kit', kind: 'kit', unit: 'piece', leastOnHand: 2, priceMinor: 2890 },
+  ...{ onHand: 3, state: 'enough', movements: [] },
+  ...over,
+});
+const OIL = article({
+  ...{ id: 'o', name: 'Engine oil 10W-30', kind: 'fluid', unit: 'litre', leastOnHand: 5, priceMinor: 645 },
+  ...{ onHand: 1.51, state: 'low' },
+  movements: [
+    {
+      ...{ at: '2027-05-12T10:00:00Z', quantity: -1.99, kind: 'drawn', by: 'Ansel', machineTag: 'M-07' },
+      ...{ note: '', voided: false },
+    },
+  ],
+});
+const ANSWERS = {
+  '/api/articles': [article({}), OIL],
+  '/api/used-oil': { inside: 0, capacity: 60, entries: [] },
+};
+
+describe('the shelf', () => {
+  it('says what runs low, what a litre costs, and what came and went', async () => {
+    wire(ANSWERS);
+    showTo('viewer', <ShelfPage />);
+    expect(await screen.findByText('1 of 2 articles are low or out')).toBeDefined();
+    const fluids = within(screen.getByRole('region', { name: 'Fluids' }));
+    expect(fluids.getByText('£6.45 a litre')).toBeDefined();
+    expect(fluids.getByText('Low')).toBeDefined();
+    expect(fluids.getByText(/used on M-07/)).toBeDefined();
+    expect(fluids.queryByRole('button')).toBeNull();
+    expect(screen.queryByRole('region', { name: 'Parts' })).toBeNull();
+  });
+
+  it('takes in what came, as pieces or litres; a slip is named and what was typed stays', async () => {
+    const { sent } = wire(ANSWERS, () => article({ onHand: 8 }));
+    showTo('mechanic', <ShelfPage />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Came in: Oil change kit' }));
+    const dialog = within(await screen.findByRole('dialog'));
+    const field = dialog.getByLabelText<HTMLInputElement>('Came in (pieces)');
+    fireEvent.change(field, { target: { value: 'five' } });
+    fireEvent.click(dialog.getByRole('button', { name: 'Book it' }));
+    expect(await dialog.findByText('Type how much, as a number.')).toBeDefined();
+    expect(field.value).toBe('five');
+    fireEvent.change(field, { target: { value: '5' } });
+    fireEvent.click(dialog.getByRole('button', { name: 'Book it' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toEqual({
+      ...{ method: 'POST', path: '/api/articles/k/movements' },
+      body: { kind: 'received', quantity: 5, note: '' },
+    });
+  });
+
+  it('puts a new article on with its price in money', async () => {
+    const { sent } = wire(ANSWERS, () => article({}));
+    showTo('crewLead', <ShelfPage />);
+    fireEvent.click(await screen.findByRole('button', { name: 'New article' }));
+    const dialog = within(await screen.findByRole('dialog'));
+    fireEvent.change(dialog.getByLabelText('Name'), { target: { value: 'Spark plug' } });
+    fireEvent.change(dialog.getByLabelText(/Price of one/), { target: { value: '3,80' } });
+    fireEvent.click(dialog.getByRole('button', { name: 'Put it on the shelf' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({ name: 'Spark plug', kind: 'part', priceMinor: 380 });
+  });
+});
