@@ -1,14 +1,18 @@
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 
-/** Labels on a sheet of the common grid, three across and ten down. */
-export const LABELS_OF_SHEET = 30;
+/** What a crew prints on. */
+export const PAPERS = ['a4', 'letter'] as const;
+export type Paper = (typeof PAPERS)[number];
+
+/** Labels on a sheet of the common grids: three across, eight down on A4 and ten on Letter (common practice). */
+export const LABELS_OF_SHEET: Record<Paper, number> = { a4: 24, letter: 30 };
 
 /** On what is printed. */
 export class PaperQueryDto {
   @IsOptional()
-  @IsIn(['a4', 'letter'], { message: 'Choose A4 or Letter.' })
-  paper?: 'a4' | 'letter';
+  @IsIn(PAPERS, { message: 'Choose A4 or Letter.' })
+  paper?: Paper;
 }
 
 export class LabelQueryDto extends PaperQueryDto {
@@ -16,7 +20,7 @@ export class LabelQueryDto extends PaperQueryDto {
   @IsOptional()
   @Type(() => Number)
   @Min(1, { message: 'Labels of a sheet count from 1.' })
-  @Max(LABELS_OF_SHEET, { message: 'A sheet has 30 labels at most.' })
+  @Max(LABELS_OF_SHEET.letter, { message: 'A sheet has 30 labels at most.' })
   @IsInt({ message: 'Give the label as a whole number.' })
   from?: number;
 }

@@ -1,12 +1,11 @@
-import type { ServiceLabelDto } from '@yugator/contracts';
+import { LABELS_OF_SHEET } from '@yugator/contracts';
+import type { Paper, ServiceLabelDto } from '@yugator/contracts';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import type { Paper } from './pdf.js';
 
 const POINTS_OF_MM = 72 / 25.4;
 
 interface Grid {
   readonly columns: number;
-  readonly rows: number;
   /** points */
   readonly width: number;
   readonly height: number;
@@ -18,16 +17,11 @@ interface Grid {
 /** Common sheets: A4 with 3 × 8 labels of 70 × 37 mm, Letter with 3 × 10 of 2 5/8 × 1 in (common practice). */
 const GRIDS: Record<Paper, Grid> = {
   a4: {
-    ...{ columns: 3, rows: 8, width: 70 * POINTS_OF_MM, height: 37 * POINTS_OF_MM },
+    ...{ columns: 3, width: 70 * POINTS_OF_MM, height: 37 * POINTS_OF_MM },
     ...{ left: 0, top: 0.5 * POINTS_OF_MM, gap: 0 },
   },
-  letter: { columns: 3, rows: 10, width: 189, height: 72, left: 13.5, top: 36, gap: 9 },
+  letter: { columns: 3, width: 189, height: 72, left: 13.5, top: 36, gap: 9 },
 };
-
-/** How many labels a sheet holds. */
-export function labelsOnSheet(paper: Paper): number {
-  return GRIDS[paper].columns * GRIDS[paper].rows;
-}
 
 /** Labels on a sheet, beginning at the label `from` (1 is the first), so that a sheet that was begun is used up. */
 export function labelPaper(
@@ -36,7 +30,7 @@ export function labelPaper(
   from: number,
 ): TDocumentDefinitions {
   const { columns, width, height, left, top, gap } = GRIDS[paper];
-  const perSheet = labelsOnSheet(paper);
+  const perSheet = LABELS_OF_SHEET[paper];
   const content = labels.map(({ title, lines }, index): Content => {
     const place = from - 1 + index;
     const [row, column] = [Math.floor((place % perSheet) / columns), place % columns];

@@ -1,12 +1,12 @@
 import { Controller, Get, Header, HttpCode, Param, Post, Query, StreamableFile } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { LabelQueryDto, PaperQueryDto, PrintedLabelDto } from '@yugator/contracts';
+import { LABELS_OF_SHEET, LabelQueryDto, PaperQueryDto, PrintedLabelDto } from '@yugator/contracts';
 import type { UnitSystem } from '@yugator/core';
 import { JobSheets } from '../job/jobSheets.js';
 import { Records } from '../job/records.js';
 import { toMachineDto } from '../machine/toMachineDto.js';
 import { Person } from '../people/person.model.js';
-import { notFound, Problem } from '../problem/problem.js';
+import { fault, fieldProblem, notFound, Problem } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
@@ -53,6 +53,10 @@ export class PaperController {
     @Param('id') id: string,
     @Query() { paper = 'a4', from = 1 }: LabelQueryDto,
   ): Promise<StreamableFile> {
+    if (from > LABELS_OF_SHEET[paper]) {
+      const detail = `This sheet has ${LABELS_OF_SHEET[paper]} labels. Give the first that is still there.`;
+      throw fieldProblem(fault('/from', 'beyond', detail));
+    }
     return new StreamableFile(await toPdf(labelPaper(await this.labelsOf(id), paper, from)));
   }
 

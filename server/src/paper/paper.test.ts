@@ -1,10 +1,11 @@
+import { LABELS_OF_SHEET } from '@yugator/contracts';
 import type { JobDto, PrintedLabelDto, ProblemDto } from '@yugator/contracts';
 import { CAUTIONS, sheetSteps } from '@yugator/core';
 import { jobActs } from '../testing/jobActs.js';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
 import { jobSheetPaper } from './jobSheetPaper.js';
-import { labelPaper, labelsOnSheet } from './labelPaper.js';
+import { labelPaper } from './labelPaper.js';
 import { serviceLabels } from './serviceLabel.js';
 
 let yard: TestApp;
@@ -81,6 +82,9 @@ describe('labels', () => {
     expect(printed.map(({ title }) => title)).toEqual(['T-1  Engine oil', 'T-1  Oil filter']);
     const pdf = await yard.ask<string>('GET', `/api/jobs/${job.id}/labels.pdf?paper=letter&from=30`);
     expect(pdf.body.slice(0, 5)).toBe('%PDF-');
+    // A sheet of A4 has 24 labels.
+    const beyond = await yard.ask<ProblemDto>('GET', `/api/jobs/${job.id}/labels.pdf?paper=a4&from=25`);
+    expect([beyond.status, beyond.body.errors?.[0]?.pointer]).toEqual([422, '#/from']);
     await yard.ask('POST', `/api/records/${job.id}/void`, { body: { reason: 'Wrong machine' } });
     expect((await yard.ask('GET', `/api/jobs/${job.id}/labels.pdf`)).status).toBe(409);
   });
@@ -92,14 +96,14 @@ describe('labels', () => {
       ['letter', 612, 792],
     ] as const) {
       const { content } = labelPaper(
-        Array.from({ length: labelsOnSheet(paper) }, () => label),
+        Array.from({ length: LABELS_OF_SHEET[paper] }, () => label),
         paper,
         1,
       );
       const places = (content as { absolutePosition: { x: number; y: number } }[]).map(
         (each) => each.absolutePosition,
       );
-      expect(new Set(places.map(({ x, y }) => `${x} ${y}`)).size).toBe(labelsOnSheet(paper));
+      expect(new Set(places.map(({ x, y }) => `${x} ${y}`)).size).toBe(LABELS_OF_SHEET[paper]);
       expect(Math.max(...places.map(({ x }) => x))).toBeLessThan(width - 100);
       expect(Math.max(...places.map(({ y }) => y))).toBeLessThan(height - 40);
     }

@@ -1,11 +1,8 @@
+import type { Paper } from '@yugator/contracts';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-
-/** What a crew prints on. */
-export const PAPERS = ['a4', 'letter'] as const;
-export type Paper = (typeof PAPERS)[number];
 
 const PAGE_SIZE = { a4: 'A4', letter: 'LETTER' } as const;
 const FONTS_ONLY = /[/\\]pdfmake[/\\]fonts[/\\]/;

@@ -13,7 +13,7 @@ const PRINTED = { title: 'M-07 Engine oil', lines: ['412.6 h', '10W-30'], at: '2
 
 describe('a job that is signed off', () => {
   it('says when each item is due next, and puts the reader there', () => {
-    wire({});
+    wire({ '/api/label-printer': [] });
     showTo('mechanic', <JobDone job={done()} record={record()} />);
     expect(screen.getByText(/next at 462.6 h \(in 50.0 h/)).toBeDefined();
     // The air filter was not touched: it is due as before.
@@ -31,19 +31,23 @@ describe('a job that is signed off', () => {
     expect(screen.getByRole('link', { name: /^A4/ }).getAttribute('href')).toBe(
       '/api/jobs/j/labels.pdf?paper=a4&from=4',
     );
-    fireEvent.change(screen.getByLabelText('First free label'), { target: { value: '31' } });
-    expect(screen.getByText('A whole number, 1 to 30.')).toBeDefined();
+    // A sheet of A4 has 24 labels, one of Letter 30.
+    fireEvent.change(screen.getByLabelText('First free label'), { target: { value: '25' } });
     expect(screen.queryByRole('link', { name: /^A4/ })).toBeNull();
+    expect(screen.getByRole('link', { name: /^Letter/ })).toBeDefined();
+    fireEvent.change(screen.getByLabelText('First free label'), { target: { value: '31' } });
+    expect(screen.getByText('From 1, to 24 on A4 and to 30 on Letter.')).toBeDefined();
+    expect(screen.queryByRole('link', { name: /^Letter/ })).toBeNull();
   });
 
   it('offers none where neither oil nor filter was changed', () => {
-    wire({});
+    wire({ '/api/label-printer': [] });
     showTo('mechanic', <JobDone job={done({ items: [item('air', 'done')] })} record={record()} />);
     expect(screen.queryByText('Labels for the filter and the fill cap')).toBeNull();
   });
 
   it('says of a void record why, and promises no next service from it', () => {
-    wire({});
+    wire({ '/api/label-printer': [] });
     const voided = { at: '2027-05-13T10:00:00Z', by: 'Marit', reason: 'Wrong machine' };
     showTo('crewLead', <JobDone job={done({ state: 'voided' })} record={record({ voided })} />);
     expect(screen.getByText('Wrong machine (Marit)')).toBeDefined();

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { LABELS_OF_SHEET } from '@yugator/contracts';
+import { LABELS_OF_SHEET, PAPERS } from '@yugator/contracts';
 import type { JobDto, PrintedLabelDto } from '@yugator/contracts';
 import { getsLabel } from '@yugator/core';
 import { useState } from 'react';
@@ -56,7 +56,9 @@ export function Labels({ job }: { job: JobDto }) {
   );
   if (!hasLabels(job)) return null;
   const first = Number(from);
-  const isOnSheet = Number.isInteger(first) && first >= 1 && first <= LABELS_OF_SHEET;
+  const papers = PAPERS.filter(
+    (paper) => Number.isInteger(first) && first >= 1 && first <= LABELS_OF_SHEET[paper],
+  );
   return (
     <section aria-label="Labels" className={styles.labels}>
       <h2>Labels for the filter and the fill cap</h2>
@@ -71,16 +73,17 @@ export function Labels({ job }: { job: JobDto }) {
           label="First free label"
           value={from}
           onChange={(event) => setFrom(event.target.value)}
-          error={!isOnSheet}
-          helperText={isOnSheet ? undefined : `A whole number, 1 to ${LABELS_OF_SHEET}.`}
+          error={papers.length === 0}
+          helperText={papers.length ? undefined : 'From 1, to 24 on A4 and to 30 on Letter.'}
           slotProps={{ htmlInput: { inputMode: 'numeric' } }}
           sx={{ width: 140 }}
         />
-        {isOnSheet ? (
+        {papers.length ? (
           <PrintLinks
             word="On a sheet of labels"
             path={`/jobs/${job.id}/labels.pdf`}
             query={`&from=${first}`}
+            papers={papers}
           />
         ) : null}
       </div>
