@@ -64,6 +64,7 @@ export * from './procedure/proposal.js';
 export * from './procedure/fillNeed.js';
 export * from './procedure/finding.js';
 export * from './procedure/fluidWords.js';
+export * from './procedure/followUps.js';
 export * from './procedure/inSpec.js';
 export * from './procedure/measureFields.js';
 export * from './schedule/evidence.js';

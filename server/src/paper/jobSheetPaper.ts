@@ -104,12 +104,16 @@ function cautionBlock(step: SheetStep): Content[] {
   ];
 }
 
-/** A step on paper: its cautions first, a box to tick, what to do, and blanks for what is found. */
-function stepBlock(step: SheetStep, job: JobDto, units: UnitSystem): Content {
+/**
+ * A step on paper: its cautions first, a box to tick, what to do, and blanks for what is found; all on one page, with the head of its
+ * phase where it is the first of it.
+ */
+function stepBlock(step: SheetStep, isFirst: boolean, job: JobDto, units: UnitSystem): Content {
   const tools = step.tools.length ? ` (${step.tools.join(', ')})` : '';
   return {
     unbreakable: true,
     stack: [
+      ...(isFirst ? [{ text: PHASE_WORDS[step.phase], style: 'head' }] : []),
       ...cautionBlock(step),
       {
         columns: [
@@ -192,10 +196,8 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
   let phase: SheetStep['phase'] | null = null;
   for (const step of sheet.steps) {
     if (step.phase === 'signOff') continue;
-    if (step.phase !== phase)
-      content.push({ text: PHASE_WORDS[step.phase], style: 'head', headlineLevel: 1 });
+    content.push(stepBlock(step, step.phase !== phase, job, units));
     phase = step.phase;
-    content.push(stepBlock(step, job, units));
   }
   return [...content, signOffBlock(job)];
 }

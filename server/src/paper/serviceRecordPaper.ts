@@ -60,7 +60,7 @@ export function serviceRecordPaper(
       layout: 'lightHorizontalLines',
       table: {
         headerRows: 1,
-        widths: [58, 42, '*', 130, 70],
+        widths: [58, 42, '*', 105, 62],
         body: [HEADS, ...records.map((record) => rowOf(record, units))],
       },
     },

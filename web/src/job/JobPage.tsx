@@ -13,6 +13,7 @@ import { PageHead } from '../page/PageHead.js';
 import { PrintLinks } from '../page/PrintLinks.js';
 import { Plate } from '../page/Plate.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
+import { AddItem } from './AddItem.js';
 import { dayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import { DropJob } from './DropJob.js';
@@ -92,6 +93,7 @@ function OpenJob({ job }: { job: JobDto }) {
         <Outcomes job={job} mayWork={mayWork} />
         {mayWork ? (
           <>
+            <AddItem job={job} sheet={sheet} />
             <JobPhotos job={job} />
             <SignOff key={job.id} job={job} sheet={sheet} />
             <div className={styles.away}>
