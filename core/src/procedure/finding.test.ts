@@ -1,5 +1,5 @@
 import { sheetSteps } from './compose.js';
-import { findingWords, itemFindings } from './finding.js';
+import { findingWords, itemFindings, jobFindings } from './finding.js';
 import type { Finding } from './finding.js';
 import { fluidWords } from './fluidWords.js';
 import type { Measurement } from './step.js';
@@ -46,6 +46,17 @@ describe('what a job found', () => {
 
   it('of a step that is no longer on the sheet is nothing', () => {
     expect(found({ 'tyres.middle': { left: 72, right: 74 } }).size).toBe(0);
+  });
+
+  it('is kept of a look though the part was then replaced, and the look is off the sheet', () => {
+    const look = work('Air filter: look at', 'inspect', 'air filter');
+    const renew = work('Air filter: replace', 'replace', 'air filter');
+    const key = sheetSteps(setUp([look])).find((step) => step.look === 'airFilter')?.key ?? '';
+    const both = setUp([look, renew]);
+    expect(sheetSteps(both).map((step) => step.key)).not.toContain(key);
+    const findings = jobFindings(both, new Map([[key, { sight: 'dark' }]]));
+    expect(findings.get(look.id)).toMatchObject([{ key, isGood: false }]);
+    expect(findings.has(renew.id)).toBe(false);
   });
 
   it('is told in the units of the reader', () => {

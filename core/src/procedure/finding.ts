@@ -2,8 +2,10 @@ import { sightOf } from '../checks/looks.js';
 import type { LookKey } from '../checks/looks.js';
 import { shownValue } from '../units/quantity.js';
 import type { UnitSystem } from '../units/units.js';
+import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
 import { foundGood } from './inSpec.js';
+import type { MachineSetUp } from './machineSetUp.js';
 import { fieldsOf } from './measureFields.js';
 import type { Measurement } from './step.js';
 
@@ -34,6 +36,26 @@ export function itemFindings(
     for (const itemId of step.itemIds) {
       findings.set(itemId, [...(findings.get(itemId) ?? []), { key, measurement, look, found, isGood }]);
     }
+  }
+  return findings;
+}
+
+/**
+ * What a job found of each of its items. A step that an item taken in later has put off the sheet was worked all the same: it is
+ * looked for on the sheet of each item alone.
+ */
+export function jobFindings(
+  setUp: MachineSetUp,
+  foundByKey: ReadonlyMap<string, FoundFields>,
+): Map<string, Finding[]> {
+  const steps = sheetSteps(setUp);
+  const findings = itemFindings(steps, foundByKey);
+  const onSheet = new Set(steps.map(({ key }) => key));
+  const offSheet = new Map([...foundByKey].filter(([key]) => !onSheet.has(key)));
+  if (offSheet.size === 0) return findings;
+  for (const item of setUp.items) {
+    const own = itemFindings(sheetSteps({ ...setUp, items: [item] }), offSheet).get(item.id) ?? [];
+    if (own.length) findings.set(item.id, [...(findings.get(item.id) ?? []), ...own]);
   }
   return findings;
 }

@@ -1,5 +1,5 @@
 import type { Found } from '@yugator/contracts';
-import { itemFindings, sheetSteps } from '@yugator/core';
+import { jobFindings } from '@yugator/core';
 import type { Finding, MachineSetUp } from '@yugator/core';
 import { jsonValue } from '../database/columns.js';
 import { JobItem, JobStep } from './job.model.js';
@@ -15,7 +15,7 @@ export async function keepFindings(jobId: string, setUp: MachineSetUp): Promise<
   const found = rows.flatMap(({ stepKey, found }) =>
     found === null ? [] : [[stepKey, jsonValue(found) as Found] as const],
   );
-  for (const [itemId, findings] of itemFindings(sheetSteps(setUp), new Map(found))) {
+  for (const [itemId, findings] of jobFindings(setUp, new Map(found))) {
     await JobItem.update({ findings }, { where: { jobId, itemId } });
   }
 }
