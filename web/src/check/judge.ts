@@ -12,7 +12,6 @@ import {
   shownValue,
 } from '@yugator/core';
 import type { DeckLimits, Dimension, Measurement, RangeVerdict, TyreFault, UnitSystem } from '@yugator/core';
-
 import { capital } from '../words/capital.js';
 
 /** What a measurement comes to, in one sentence. */
