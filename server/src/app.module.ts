@@ -1,16 +1,30 @@
 import { Module } from '@nestjs/common';
 import type { DynamicModule } from '@nestjs/common';
-import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR, DiscoveryModule } from '@nestjs/core';
-import { ThrottlerModule } from '@nestjs/throttler';
+import { APP_FILTER, APP_INTERCEPTOR, DiscoveryModule } from '@nestjs/core';
 import { Sequelize } from 'sequelize-typescript';
+import { AuditController } from './audit/audit.controller.js';
+import { AuditTrail } from './audit/auditTrail.js';
+import { DatabaseUrl } from './database/databaseUrl.js';
+import { Housekeeping } from './database/housekeeping.js';
+import { Once } from './database/once.js';
+import { InPieces } from './gate/inPieces.js';
+import { OpenFeeds } from './live/openFeeds.js';
+import { PrintShop } from './paper/printShop.js';
+import { Photos } from './photo/photos.js';
+import { Admission } from './session/admission.js';
+import { KnownDevices } from './session/knownDevices.js';
+import { OwnSessionsController } from './session/ownSessions.controller.js';
+import { Passwords } from './session/passwords.js';
+import { SetUpCode } from './session/setUpCode.js';
+import { SignIn } from './session/signIn.js';
+import { SignInGuard } from './session/signInGuard.js';
 import { BookCatalogue } from './books/bookCatalogue.js';
 import { BooksController } from './books/books.controller.js';
 import { Clock } from './clock/clock.js';
 import { IdempotencyInterceptor } from './database/idempotency.interceptor.js';
 import { UnitOfWork } from './database/unitOfWork.js';
-import { ExportFleet } from './fleetFile/exportFleet.js';
 import { FleetFileController } from './fleetFile/fleetFile.controller.js';
-import { ImportFleet } from './fleetFile/importFleet.js';
+import { FleetThread } from './fleetFile/fleetThread.js';
 import { HealthController } from './health/health.controller.js';
 import { Defects } from './defect/defects.js';
 import { DefectsController } from './defect/defects.controller.js';
@@ -39,7 +53,6 @@ import { PeopleController } from './people/people.controller.js';
 import { People } from './people/people.js';
 import { ProblemFilter } from './problem/problem.filter.js';
 import { FleetSchedule } from './schedule/fleetSchedule.js';
-import { RoleGuard } from './session/roleGuard.js';
 import { Books } from './books/books.js';
 import { MachineParts } from './machine/machineParts.js';
 import { MachinePartsController } from './machine/machineParts.controller.js';
@@ -53,26 +66,29 @@ import { SiteSettings } from './site/siteSettings.js';
 import { SiteSettingsController } from './site/siteSettings.controller.js';
 import { SessionController } from './session/session.controller.js';
 import { Sessions } from './session/sessions.js';
-import { SignInThrottle } from './session/signInThrottle.js';
 import { ShelfController } from './shelf/shelf.controller.js';
 import { Shelf } from './shelf/shelf.js';
 import { SiteCalendar } from './site/siteCalendar.js';
 import { TodayController } from './today/today.controller.js';
 import { Today } from './today/today.js';
 
-const SIGN_IN_ATTEMPTS_A_MINUTE = 10;
+/** What the application stands on. */
+interface Ground {
+  readonly sequelize: Sequelize;
+  readonly databaseUrl: string;
+  readonly clock: Clock;
+  readonly setUpCode: SetUpCode;
+}
 
 @Module({})
 export class AppModule {
   /** The application over a database and a clock. */
-  static over(sequelize: Sequelize, clock: Clock): DynamicModule {
+  static over({ sequelize, databaseUrl, clock, setUpCode }: Ground): DynamicModule {
     return {
       module: AppModule,
-      imports: [
-        DiscoveryModule,
-        ThrottlerModule.forRoot([{ ttl: 60_000, limit: SIGN_IN_ATTEMPTS_A_MINUTE }]),
-      ],
+      imports: [DiscoveryModule],
       controllers: [
+        AuditController,
         BooksController,
         DefectsController,
         FleetController,
@@ -82,6 +98,7 @@ export class AppModule {
         LiveController,
         MachinePartsController,
         MetersController,
+        OwnSessionsController,
         PaperController,
         PeopleController,
         ScheduleController,
@@ -96,35 +113,46 @@ export class AppModule {
       providers: [
         { provide: Sequelize, useValue: sequelize },
         { provide: Clock, useValue: clock },
-        { provide: APP_GUARD, useClass: RoleGuard },
+        { provide: DatabaseUrl, useValue: new DatabaseUrl(databaseUrl) },
+        { provide: SetUpCode, useValue: setUpCode },
+        { provide: APP_INTERCEPTOR, useClass: InPieces },
         { provide: APP_INTERCEPTOR, useClass: IdempotencyInterceptor },
         { provide: APP_FILTER, useClass: ProblemFilter },
         { provide: LabelPrinter, useClass: SimulatedLabelPrinter },
+        Admission,
+        AuditTrail,
         BookCatalogue,
         Books,
         Defects,
         Evidence,
-        ExportFleet,
         FirstCrewLead,
         Fleet,
         FleetFacts,
         FleetSchedule,
-        ImportFleet,
+        FleetThread,
+        Housekeeping,
         Jobs,
         JobPhotos,
         JobSheets,
         JobSteps,
+        KnownDevices,
         LiveFeed,
         MachineParts,
         MeterChanges,
         Meters,
+        Once,
+        OpenFeeds,
         OpenJobs,
+        Passwords,
         People,
+        Photos,
+        PrintShop,
         Records,
         Seasons,
         Sessions,
         Shelf,
-        SignInThrottle,
+        SignIn,
+        SignInGuard,
         SiteCalendar,
         SiteSettings,
         Today,

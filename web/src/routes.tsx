@@ -80,6 +80,14 @@ export const routes: RouteObject[] = [
                 }),
               },
               {
+                path: 'setup/audit',
+                lazy: async () => ({ Component: (await import('./audit/AuditPage.js')).AuditPage }),
+              },
+              {
+                path: 'account',
+                lazy: async () => ({ Component: (await import('./session/AccountPage.js')).AccountPage }),
+              },
+              {
                 path: 'bench/:tool?',
                 lazy: async () => ({ Component: (await import('./bench/BenchPage.js')).BenchPage }),
               },

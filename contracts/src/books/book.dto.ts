@@ -1,33 +1,20 @@
 import type { Action, MeterName, Trigger } from '@yugator/core';
 import { ACTIONS, METERS } from '@yugator/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 import { MACHINE_CLASSES } from '../machine/machineClass.js';
 import type { MachineClass } from '../machine/machineClass.js';
 import { IsTriggers } from '../schedule/triggers.js';
 import { IsWindowDays, IsWindowHours } from '../schedule/window.js';
-import { Trimmed } from '../trimmed.js';
+import { IsId, IsText, IsTexts, Parts } from '../rules/index.js';
 
 /** A line of a book: an action on a component, and what makes it due. */
 export class BookItemFieldsDto {
   /** left out for a new line */
   @IsOptional()
-  @IsString({ message: 'The line is missing.' })
+  @IsId({ message: 'The line is missing.' })
   id?: string;
 
-  @Trimmed()
-  @Length(1, 80, { message: 'Name the line as the shop says it, 1 to 80 letters.' })
+  @IsText({ least: 1, most: 80, message: 'Name the line as the shop says it, 1 to 80 letters.' })
   name!: string;
 
   @IsIn(ACTIONS, {
@@ -35,8 +22,7 @@ export class BookItemFieldsDto {
   })
   action!: Action;
 
-  @Trimmed()
-  @Length(1, 60, { message: 'Name the component in 1 to 60 letters, such as engine oil.' })
+  @IsText({ least: 1, most: 60, message: 'Name the component in 1 to 60 letters, such as engine oil.' })
   component!: string;
 
   /** inside a book, an every-n-th rule names the other line by its name */
@@ -44,8 +30,11 @@ export class BookItemFieldsDto {
   triggers!: Trigger[];
 
   /** names of other lines that doing this one renews */
-  @IsString({ each: true, message: 'Choose lines of this book.' })
-  @ArrayMaxSize(20, { message: 'A line renews 20 others at most.' })
+  @IsTexts({
+    most: { count: 20, message: 'A line renews 20 others at most.' },
+    longest: 80,
+    message: 'Choose lines of this book.',
+  })
   renews!: string[];
 
   @Max(1440, { message: 'Give 1,440 minutes at most.' })
@@ -53,12 +42,10 @@ export class BookItemFieldsDto {
   @IsInt({ message: 'Give the minutes as a whole number, such as 30.' })
   minutes!: number;
 
-  @Trimmed()
-  @MaxLength(80, { message: 'Keep the reference within 80 letters, such as engine book, p. 31.' })
+  @IsText({ most: 80, message: 'Keep the reference within 80 letters, such as engine book, p. 31.' })
   reference!: string;
 
-  @Trimmed()
-  @MaxLength(300, { message: 'Keep the note within 300 letters.' })
+  @IsText({ most: 300, message: 'Keep the note within 300 letters.' })
   note!: string;
 
   @IsWindowHours()
@@ -69,8 +56,7 @@ export class BookItemFieldsDto {
 }
 
 export class BookFieldsDto {
-  @Trimmed()
-  @Length(1, 80, { message: 'Name the book in 1 to 80 letters, such as Quillon riding mower.' })
+  @IsText({ least: 1, most: 80, message: 'Name the book in 1 to 80 letters, such as Quillon riding mower.' })
   name!: string;
 
   @IsIn(MACHINE_CLASSES, { message: 'Choose riding mower, zero-turn, compact tractor or utility vehicle.' })
@@ -80,9 +66,7 @@ export class BookFieldsDto {
   @IsIn(METERS, { message: 'Choose the meter: engine, loader, deck, blower or blade.' })
   meter!: MeterName;
 
-  @ValidateNested({ each: true })
-  @Type(() => BookItemFieldsDto)
-  @ArrayMaxSize(200, { message: 'A book has 200 lines at most.' })
+  @Parts(() => BookItemFieldsDto, 200, 'A book has 200 lines at most.')
   items!: BookItemFieldsDto[];
 }
 
@@ -108,9 +92,7 @@ export class BookDto extends BookFieldsDto {
 
 /** The items that only one machine has. */
 export class UpdateOwnItemsDto {
-  @ValidateNested({ each: true })
-  @Type(() => BookItemFieldsDto)
-  @ArrayMaxSize(100, { message: 'A machine has 100 items of its own at most.' })
+  @Parts(() => BookItemFieldsDto, 100, 'A machine has 100 items of its own at most.')
   items!: BookItemFieldsDto[];
 
   @IsInt({ message: 'The version that the change is based on is missing.' })

@@ -1,6 +1,6 @@
-import { IsIn, Length } from 'class-validator';
+import { IsIn } from 'class-validator';
 import { MachineRefDto } from '../machine/machine.dto.js';
-import { Trimmed } from '../trimmed.js';
+import { IsText } from '../rules/index.js';
 
 /** How bad a defect is: to be watched, mended soon, or the machine is not to be used. */
 export const SEVERITIES = ['watch', 'soon', 'stop'] as const;
@@ -22,8 +22,7 @@ export class DefectDto {
 
 /** Says that something is wrong with a machine. */
 export class ReportDefectDto {
-  @Trimmed()
-  @Length(3, 300, { message: 'Say in 3 to 300 letters what is wrong.' })
+  @IsText({ least: 3, most: 300, message: 'Say in 3 to 300 letters what is wrong.' })
   words!: string;
 
   @IsIn(SEVERITIES, { message: 'Say how bad it is: watch it, mend it soon, or not to be used.' })

@@ -1,32 +1,24 @@
 import type { FleetFile, HoursGrid, Trigger } from '@yugator/core';
 import { HOURS_GRIDS } from '@yugator/core';
-import { Type } from 'class-transformer';
 import {
-  ArrayMaxSize,
   Equals,
   IsBoolean,
   IsIn,
-  IsISO8601,
   IsNumber,
   IsOptional,
-  IsString,
   IsTimeZone,
-  Length,
   Max,
   Min,
   ValidateIf,
-  ValidateNested,
 } from 'class-validator';
 import { BookFieldsDto, BookItemFieldsDto } from '../books/book.dto.js';
-import { IsCivilDay } from '../civilDay.js';
 import { MachineFactsDto } from '../machine/machine.dto.js';
 import { MACHINE_STATUSES } from '../machine/machineClass.js';
 import type { MachineStatus } from '../machine/machineClass.js';
 import { AttachmentDto, OverrideFieldsDto } from '../machine/machineParts.dto.js';
 import { SpecCardDto } from '../machine/specCard.dto.js';
-import { IsMeterHours } from '../meterHours.js';
 import { SeasonYearDto } from '../season/season.dto.js';
-import { Trimmed } from '../trimmed.js';
+import { IsCivilDay, IsInstant, IsMeterHours, IsText, IsTexts, Part, Parts } from '../rules/index.js';
 
 const NAME = 'Name a line of a book that the machine follows.';
 
@@ -39,18 +31,15 @@ export class FileSiteDto {
 }
 
 export class FileSeasonDto {
-  @Trimmed()
-  @Length(1, 30, { message: 'Name the season in 1 to 30 letters, such as Mowing.' })
+  @IsText({ least: 1, most: 30, message: 'Name the season in 1 to 30 letters, such as Mowing.' })
   name!: string;
 
-  @ValidateNested({ each: true })
-  @Type(() => SeasonYearDto)
-  @ArrayMaxSize(50, { message: 'Keep 50 years at most.' })
+  @Parts(() => SeasonYearDto, 50, 'Keep 50 years at most.')
   years!: SeasonYearDto[];
 }
 
 export class FilePartDto {
-  @IsString({ message: 'Name the season.' })
+  @IsText({ least: 1, most: 30, message: 'Name the season.' })
   season!: string;
 
   @Max(168, { message: 'A week has 168 hours.' })
@@ -60,7 +49,7 @@ export class FilePartDto {
 }
 
 export class FileSegmentDto {
-  @IsISO8601({ strict: true }, { message: 'Give the moment as 2027-05-13T17:10:00Z.' })
+  @IsInstant({ message: 'Give the moment as 2027-05-13T17:10:00Z.' })
   startsAt!: string;
 
   @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the hours to add as a number.' })
@@ -68,7 +57,7 @@ export class FileSegmentDto {
 }
 
 export class FileReadingDto {
-  @IsISO8601({ strict: true }, { message: 'Give the moment as 2027-05-13T17:10:00Z.' })
+  @IsInstant({ message: 'Give the moment as 2027-05-13T17:10:00Z.' })
   at!: string;
 
   @IsMeterHours()
@@ -78,23 +67,20 @@ export class FileReadingDto {
 /** An attachment; one with a meter of its own brings what that said. */
 export class FileAttachmentDto extends AttachmentDto {
   @IsOptional()
-  @ValidateNested({ each: true })
-  @Type(() => FileSegmentDto)
-  @ArrayMaxSize(100, { message: 'Keep 100 meters at most.' })
+  @Parts(() => FileSegmentDto, 100, 'Keep 100 meters at most.')
   segments?: FileSegmentDto[];
 
   @IsOptional()
-  @ValidateNested({ each: true })
-  @Type(() => FileReadingDto)
-  @ArrayMaxSize(20_000, { message: 'Keep 20,000 readings at most.' })
+  @Parts(() => FileReadingDto, 20_000, 'Keep 20,000 readings at most.')
   readings?: FileReadingDto[];
 }
 
 export class FilePointDto {
-  @IsString({ message: NAME })
+  /** empty for what only this machine has */
+  @IsText({ most: 80, message: NAME })
   book!: string;
 
-  @IsString({ message: NAME })
+  @IsText({ least: 1, most: 80, message: NAME })
   item!: string;
 
   @IsCivilDay({ message: 'Give the day as a date that exists, such as 2026-05-12.' })
@@ -119,10 +105,11 @@ export class FileJudgementDto extends FilePointDto {
 }
 
 export class FileOverrideDto extends OverrideFieldsDto {
-  @IsString({ message: NAME })
+  /** empty for what only this machine has */
+  @IsText({ most: 80, message: NAME })
   book!: string;
 
-  @IsString({ message: NAME })
+  @IsText({ least: 1, most: 80, message: NAME })
   item!: string;
 
   declare triggers: Trigger[] | null;
@@ -136,62 +123,46 @@ export class FileMachineDto extends MachineFactsDto {
   @IsCivilDay({ message: 'Give the day as a date that exists, such as 2026-11-02.' })
   statusSince?: string | null;
 
-  @IsString({ each: true, message: 'Name the books.' })
-  @ArrayMaxSize(10, { message: 'A machine follows 10 books at most.' })
+  @IsTexts({
+    most: { count: 10, message: 'A machine follows 10 books at most.' },
+    longest: 80,
+    message: 'Name the books.',
+  })
   books!: string[];
 
   /** what only this machine has */
   @IsOptional()
-  @ValidateNested({ each: true })
-  @Type(() => BookItemFieldsDto)
-  @ArrayMaxSize(200, { message: 'Keep 200 items of its own at most.' })
+  @Parts(() => BookItemFieldsDto, 200, 'Keep 200 items of its own at most.')
   items?: BookItemFieldsDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => FilePartDto)
-  @ArrayMaxSize(20, { message: 'A machine takes part in 20 seasons at most.' })
+  @Parts(() => FilePartDto, 20, 'A machine takes part in 20 seasons at most.')
   seasons!: FilePartDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => FileAttachmentDto)
-  @ArrayMaxSize(4, { message: 'A machine has one attachment of each kind at most.' })
+  @Parts(() => FileAttachmentDto, 4, 'A machine has one attachment of each kind at most.')
   attachments!: FileAttachmentDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => FileOverrideDto)
-  @ArrayMaxSize(200, { message: 'Keep 200 departures at most.' })
+  @Parts(() => FileOverrideDto, 200, 'Keep 200 departures at most.')
   overrides!: FileOverrideDto[];
 
   @ValidateIf((machine: FileMachineDto) => (machine.spec ?? null) !== null)
-  @ValidateNested()
-  @Type(() => SpecCardDto)
+  @Part(() => SpecCardDto, 'Give the spec card with all its parts, or leave it out.')
   spec?: SpecCardDto | null;
 
-  @ValidateNested({ each: true })
-  @Type(() => FileSegmentDto)
-  @ArrayMaxSize(100, { message: 'Keep 100 meters at most.' })
+  @Parts(() => FileSegmentDto, 100, 'Keep 100 meters at most.')
   segments!: FileSegmentDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => FileReadingDto)
-  @ArrayMaxSize(20_000, { message: 'Keep 20,000 readings at most.' })
+  @Parts(() => FileReadingDto, 20_000, 'Keep 20,000 readings at most.')
   readings!: FileReadingDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => FilePointDto)
-  @ArrayMaxSize(20_000, { message: 'Keep 20,000 services at most.' })
+  @Parts(() => FilePointDto, 20_000, 'Keep 20,000 services at most.')
   done!: FilePointDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => FilePointDto)
-  @ArrayMaxSize(2_000, { message: 'Keep 2,000 declarations at most.' })
+  @Parts(() => FilePointDto, 2_000, 'Keep 2,000 declarations at most.')
   declared!: FilePointDto[];
 
   /** what was looked at and kept, or put off */
   @IsOptional()
-  @ValidateNested({ each: true })
-  @Type(() => FileJudgementDto)
-  @ArrayMaxSize(2_000, { message: 'Keep 2,000 judgements at most.' })
+  @Parts(() => FileJudgementDto, 2_000, 'Keep 2,000 judgements at most.')
   judged?: FileJudgementDto[];
 }
 
@@ -203,23 +174,16 @@ export class FleetFileDto implements FleetFile {
   @Equals(1, { message: 'This file is of another version. This Yugator reads version 1.' })
   version!: 1;
 
-  @ValidateNested()
-  @Type(() => FileSiteDto)
+  @Part(() => FileSiteDto, 'Say how the site counts: its time zone and its grid of hours.')
   site!: FileSiteDto;
 
-  @ValidateNested({ each: true })
-  @Type(() => FileSeasonDto)
-  @ArrayMaxSize(20, { message: 'Keep 20 seasons at most.' })
+  @Parts(() => FileSeasonDto, 20, 'Keep 20 seasons at most.')
   seasons!: FileSeasonDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => BookFieldsDto)
-  @ArrayMaxSize(200, { message: 'Keep 200 books at most.' })
+  @Parts(() => BookFieldsDto, 200, 'Keep 200 books at most.')
   books!: BookFieldsDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => FileMachineDto)
-  @ArrayMaxSize(2000, { message: 'Keep 2,000 machines at most.' })
+  @Parts(() => FileMachineDto, 2000, 'Keep 2,000 machines at most.')
   machines!: FileMachineDto[];
 }
 
@@ -234,8 +198,7 @@ export class ImportResultDto {
 }
 
 export class ImportFleetDto {
-  @ValidateNested()
-  @Type(() => FleetFileDto)
+  @Part(() => FleetFileDto, 'Send the fleet file.')
   file!: FleetFileDto;
 
   /** only says what would happen */

@@ -1,44 +1,27 @@
 import type { Finding, MachineSetUp } from '@yugator/core';
 import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  ArrayUnique,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-  ValidateIf,
-  ValidateNested,
-} from 'class-validator';
-import { IsCivilDay } from '../civilDay.js';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MachineRefDto, VoidedDto } from '../machine/machine.dto.js';
-import { IsJpeg } from '../jpeg.js';
-import { IsMeterHours } from '../meterHours.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 import { DefectDto, SEVERITIES } from '../defect/defect.dto.js';
 import type { Severity } from '../defect/defect.dto.js';
 import { ItemNeedDto, VesselsDto } from './visit.dto.js';
 import { IsFound } from './found.js';
 import type { Found } from './found.js';
-import { Trimmed } from '../trimmed.js';
+import { IsCivilDay, IsId, IsIds, IsMeterHours, IsPhoto, IsText, Parts, Unique } from '../rules/index.js';
 
 const BASED_ON = 'The version that the change is based on is missing.';
 
 export class OpenJobDto {
-  @IsString({ message: 'Choose the machine.' })
+  @IsId({ message: 'Choose the machine.' })
   machineId!: string;
 
-  @ArrayMinSize(1, { message: 'Choose at least one item.' })
-  @ArrayMaxSize(100, { message: 'A job takes 100 items at most.' })
-  @ArrayUnique({ message: 'Each item counts once.' })
-  @IsString({ each: true, message: 'Choose items of the machine.' })
+  @IsIds({
+    message: 'Choose items of the machine.',
+    least: { count: 1, message: 'Choose at least one item.' },
+    most: { count: 100, message: 'A job takes 100 items at most.' },
+    once: 'Each item counts once.',
+  })
   itemIds!: string[];
 }
 
@@ -69,8 +52,7 @@ export class OutcomeDto {
 
   /** why, or what was found */
   @IsOptional()
-  @Trimmed()
-  @MaxLength(300, { message: 'Keep the note within 300 letters.' })
+  @IsText({ most: 300, message: 'Keep the note within 300 letters.' })
   note?: string;
 
   @IsInt({ message: BASED_ON })
@@ -105,8 +87,7 @@ export class UpdateStepDto {
 export class PauseJobDto {
   /** null takes it up again */
   @ValidateIf((fields: PauseJobDto) => fields.reason !== null)
-  @Trimmed()
-  @Length(3, 200, { message: 'Say in 3 to 200 letters what it waits for.' })
+  @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters what it waits for.' })
   reason!: string | null;
 
   @IsInt({ message: BASED_ON })
@@ -115,7 +96,7 @@ export class PauseJobDto {
 
 /** An article and how much of it a job takes. */
 export class DrawDto {
-  @IsString({ message: 'Choose an article from the shelf.' })
+  @IsId({ message: 'Choose an article from the shelf.' })
   articleId!: string;
 
   @Min(0.001, { message: 'Type how much was used, more than 0, or take the line out.' })
@@ -132,8 +113,7 @@ export class SignOffDto {
   @IsMeterHours()
   shown!: number;
 
-  @Length(1, 36, { message: 'Choose who did it.' })
-  @IsString({ message: 'Choose who did it.' })
+  @IsId({ message: 'Choose who did it.' })
   doneById!: string;
 
   @Min(0, { message: 'Minutes cannot be below 0.' })
@@ -141,10 +121,8 @@ export class SignOffDto {
   @IsInt({ message: 'Give the minutes as a whole number.' })
   minutes!: number;
 
-  @ValidateNested({ each: true })
-  @Type(() => DrawDto)
-  @ArrayMaxSize(100, { message: 'A job draws 100 articles at most.' })
-  @ArrayUnique((draw: DrawDto) => draw.articleId, { message: 'Each article counts once; add up its lines.' })
+  @Parts(() => DrawDto, 100, 'A job draws 100 articles at most.')
+  @Unique((draw: DrawDto) => draw.articleId, 'Each article counts once; add up its lines.')
   draws!: DrawDto[];
 
   /** litres that went into the used-oil container */
@@ -156,13 +134,15 @@ export class SignOffDto {
 
   /** defects that were mended */
   @IsOptional()
-  @IsString({ each: true, message: 'Choose defects of the machine.' })
-  @ArrayMaxSize(100, { message: 'Choose 100 defects at most.' })
+  @IsIds({
+    message: 'Choose defects of the machine.',
+    most: { count: 100, message: 'Choose 100 defects at most.' },
+    once: 'Each defect counts once.',
+  })
   mendedDefectIds?: string[];
 
   @IsOptional()
-  @Trimmed()
-  @MaxLength(1000, { message: 'Keep the note within 1,000 letters.' })
+  @IsText({ most: 1000, message: 'Keep the note within 1,000 letters.' })
   note?: string;
 
   @IsInt({ message: BASED_ON })
@@ -197,11 +177,10 @@ export class JobPhotoDto {
 
 /** Keeps a photo with a job. */
 export class AddJobPhotoDto {
-  @IsJpeg()
+  @IsPhoto()
   jpeg!: string;
 
-  @Trimmed()
-  @MaxLength(200, { message: 'Keep the line beneath within 200 letters.' })
+  @IsText({ most: 200, message: 'Keep the line beneath within 200 letters.' })
   caption!: string;
 }
 
@@ -272,6 +251,8 @@ export class RecordDto {
   life!: number;
   shown!: number;
   doneBy!: string;
+  /** who signed, where that was somebody else; null where it was the same */
+  signedBy!: string | null;
   minutes!: number;
   items!: string[];
   /** items that were kept, deferred or found defective, and why */
@@ -311,13 +292,12 @@ export class RecordPageDto {
 
 export class RecordQueryDto {
   @IsOptional()
-  @IsString()
+  @IsId({ message: 'Choose the machine.' })
   machineId?: string;
 
   /** words in the tag, name, items or note */
   @IsOptional()
-  @Trimmed()
-  @MaxLength(100, { message: 'Keep the search within 100 letters.' })
+  @IsText({ most: 100, message: 'Keep the search within 100 letters.' })
   search?: string;
 
   @IsOptional()

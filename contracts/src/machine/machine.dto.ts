@@ -1,54 +1,38 @@
-import {
-  ArrayMaxSize,
-  ArrayUnique,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import type { MeterName } from '@yugator/core';
-import { IsCivilDay } from '../civilDay.js';
-import { IsMeterHours } from '../meterHours.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 import { LifeReadingDto } from '../meter/round.dto.js';
-import { Trimmed } from '../trimmed.js';
 import { ParticipationDto } from '../season/season.dto.js';
 import { COOLINGS, FUELS, MACHINE_CLASSES } from './machineClass.js';
 import type { Cooling, Fuel, MachineClass, MachineStatus } from './machineClass.js';
 import { OverrideDto, ShownAttachmentDto, StatusChangeDto } from './machineParts.dto.js';
 import { BookItemDto } from '../books/book.dto.js';
 import { SpecCardDto } from './specCard.dto.js';
+import { IsCivilDay, IsId, IsIds, IsMeterHours, IsText } from '../rules/index.js';
 
 /** What a machine is, besides its books. */
 export class MachineFactsDto {
-  @Trimmed()
-  @Length(1, 12, { message: 'Give the tag as it stands on the machine, 1 to 12 characters, such as M-07.' })
+  @IsText({
+    least: 1,
+    most: 12,
+    message: 'Give the tag as it stands on the machine, 1 to 12 characters, such as M-07.',
+  })
   tag!: string;
 
-  @Trimmed()
-  @Length(1, 60, { message: 'Name the machine as the crew calls it, 1 to 60 letters.' })
+  @IsText({ least: 1, most: 60, message: 'Name the machine as the crew calls it, 1 to 60 letters.' })
   name!: string;
 
   @IsIn(MACHINE_CLASSES, { message: 'Choose riding mower, zero-turn, compact tractor or utility vehicle.' })
   machineClass!: MachineClass;
 
-  @Trimmed()
-  @MaxLength(60, { message: 'Keep the make within 60 letters.' })
+  @IsText({ most: 60, message: 'Keep the make within 60 letters.' })
   make!: string;
 
-  @Trimmed()
-  @MaxLength(60, { message: 'Keep the model within 60 letters.' })
+  @IsText({ most: 60, message: 'Keep the model within 60 letters.' })
   model!: string;
 
   @IsOptional()
-  @Trimmed()
-  @MaxLength(60, { message: 'Keep the serial number within 60 letters.' })
+  @IsText({ most: 60, message: 'Keep the serial number within 60 letters.' })
   serial?: string;
 
   @IsOptional()
@@ -85,8 +69,7 @@ export class MachineFactsDto {
   @IsMeterHours()
   warrantyHours?: number | null;
 
-  @Trimmed()
-  @Length(1, 60, { message: 'Say in which shed it stands, 1 to 60 letters.' })
+  @IsText({ least: 1, most: 60, message: 'Say in which shed it stands, 1 to 60 letters.' })
   shed!: string;
 
   @Min(0, { message: 'Give the place in the walk as 0 or more.' })
@@ -106,16 +89,18 @@ export class MachineFactsDto {
 
 /** What a machine is registered with. */
 export class MachineFieldsDto extends MachineFactsDto {
-  @ArrayUnique({ message: 'Each service book counts once.' })
-  @ArrayMaxSize(10, { message: 'A machine follows 10 books at most.' })
-  @IsString({ each: true, message: 'Choose service books from the list.' })
+  @IsIds({
+    message: 'Choose service books from the list.',
+    most: { count: 10, message: 'A machine follows 10 books at most.' },
+    once: 'Each service book counts once.',
+  })
   bookIds!: string[];
 }
 
 export class CreateMachineDto extends MachineFieldsDto {
   /** the machine whose spec card, seasons, attachments and departures from the book the new one starts with */
   @IsOptional()
-  @IsString({ message: 'Choose the machine to copy.' })
+  @IsId({ message: 'Choose the machine to copy.' })
   copyOfId?: string;
 }
 
@@ -227,14 +212,13 @@ export class VoidedDto {
 
 /** Takes a mistaken fact out of the reckoning; the history keeps it. */
 export class VoidDto {
-  @Trimmed()
-  @Length(3, 200, { message: 'Say in 3 to 200 letters why it does not count.' })
+  @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters why it does not count.' })
   reason!: string;
 }
 
 /** When an item was last done, from the record that was kept before Yugator. */
 export class DeclareDto {
-  @IsString({ message: 'Choose the item.' })
+  @IsId({ message: 'Choose the item.' })
   itemId!: string;
 
   @IsCivilDay({ message: 'Give the day as a date that exists, such as 2026-05-12.' })
@@ -244,7 +228,6 @@ export class DeclareDto {
   life!: number;
 
   @IsOptional()
-  @Trimmed()
-  @MaxLength(200, { message: 'Keep the note within 200 letters.' })
+  @IsText({ most: 200, message: 'Keep the note within 200 letters.' })
   note?: string;
 }

@@ -1,38 +1,29 @@
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  Min,
-  ValidateIf,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { METERS } from '@yugator/core';
 import type { MeterName, Trigger } from '@yugator/core';
-import { IsCivilDay } from '../civilDay.js';
-import { IsJpeg } from '../jpeg.js';
-import { IsMeterHours } from '../meterHours.js';
 import { IsTriggers } from '../schedule/triggers.js';
 import { IsWindowDays, IsWindowHours } from '../schedule/window.js';
 import { ParticipationDto } from '../season/season.dto.js';
-import { Trimmed } from '../trimmed.js';
 import { ATTACHMENT_KINDS, MACHINE_STATUSES } from './machineClass.js';
 import type { AttachmentKind, MachineStatus } from './machineClass.js';
+import {
+  AtLeast,
+  IsCivilDay,
+  IsIds,
+  IsMeterHours,
+  IsPhoto,
+  IsText,
+  ListOf,
+  Parts,
+  Unique,
+} from '../rules/index.js';
 
 /** An attachment whose hours are a share of the engine's, or what a meter of its own says. */
 export class AttachmentDto {
   @IsIn(ATTACHMENT_KINDS, { message: 'Choose loader, deck, blower or blade.' })
   kind!: AttachmentKind;
 
-  @Trimmed()
-  @Length(1, 60, { message: 'Name the attachment in 1 to 60 letters.' })
+  @IsText({ least: 1, most: 60, message: 'Name the attachment in 1 to 60 letters.' })
   name!: string;
 
   /** null where it has a meter of its own */
@@ -66,17 +57,13 @@ class VersionedDto {
 }
 
 export class UpdateAttachmentsDto extends VersionedDto {
-  @ValidateNested({ each: true })
-  @Type(() => AttachmentDto)
-  @ArrayMaxSize(4, { message: 'A machine has one attachment of each kind at most.' })
+  @Parts(() => AttachmentDto, 4, 'A machine has one attachment of each kind at most.')
   attachments!: AttachmentDto[];
 }
 
 /** In which seasons a machine works. */
 export class UpdateParticipationDto extends VersionedDto {
-  @ValidateNested({ each: true })
-  @Type(() => ParticipationDto)
-  @ArrayMaxSize(20, { message: 'A machine takes part in 20 seasons at most.' })
+  @Parts(() => ParticipationDto, 20, 'A machine takes part in 20 seasons at most.')
   participation!: ParticipationDto[];
 }
 
@@ -88,8 +75,7 @@ export class ChangeStatusDto extends VersionedDto {
   @IsCivilDay({ message: 'Give the day as a date that exists, such as 2026-11-02.' })
   since!: string;
 
-  @Trimmed()
-  @Length(3, 200, { message: 'Say in 3 to 200 letters why.' })
+  @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters why.' })
   reason!: string;
 }
 
@@ -122,8 +108,7 @@ export class OverrideFieldsDto {
   @IsWindowDays()
   windowDays!: number | null;
 
-  @Trimmed()
-  @Length(3, 200, { message: 'Say in 3 to 200 letters why this machine differs from its book.' })
+  @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters why this machine differs from its book.' })
   reason!: string;
 }
 
@@ -138,12 +123,17 @@ export type SharedPart = (typeof SHARED_PARTS)[number];
 
 export class ShareDto {
   @IsIn(SHARED_PARTS, { each: true, message: 'Choose what to hand on.' })
-  @ArrayMinSize(1, { message: 'Choose what to hand on.' })
+  @Unique((part) => part, 'Each part is handed on once.')
+  @AtLeast(1, 'Choose what to hand on.')
+  @ListOf(SHARED_PARTS.length, 'Choose what to hand on.')
   parts!: SharedPart[];
 
-  @IsString({ each: true, message: 'Choose the machines.' })
-  @ArrayMinSize(1, { message: 'Choose at least one machine.' })
-  @ArrayMaxSize(2000, { message: 'Choose 2,000 machines at most.' })
+  @IsIds({
+    message: 'Choose the machines.',
+    least: { count: 1, message: 'Choose at least one machine.' },
+    most: { count: 2000, message: 'Choose 2,000 machines at most.' },
+    once: 'Each machine counts once.',
+  })
   machineIds!: string[];
 }
 
@@ -151,7 +141,7 @@ export class ShareDto {
 export class UpdatePhotoDto {
   /** a JPEG in base64; null takes the photo away */
   @ValidateIf((fields: UpdatePhotoDto) => fields.jpeg !== null)
-  @IsJpeg()
+  @IsPhoto()
   jpeg!: string | null;
 }
 
@@ -176,7 +166,6 @@ export class ChangeMeterDto {
   @IsMeterHours()
   newShown!: number;
 
-  @Trimmed()
-  @Length(3, 200, { message: 'Say in 3 to 200 letters what happened.' })
+  @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters what happened.' })
   reason!: string;
 }

@@ -1,29 +1,16 @@
 import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from '@yugator/core';
 import type { FuelFilter, OilDrain, OilFilter, ServiceFittings } from '@yugator/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
-import { applyDecorators } from '../applyDecorators.js';
-import { Trimmed } from '../trimmed.js';
+import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsText, Part, Parts, applyDecorators } from '../rules/index.js';
 
-const ROWS = { message: 'Keep 60 lines at most in each part of the card.' };
+const ROWS = 'Keep 60 lines at most in each part of the card.';
 
 function Name(what: string): PropertyDecorator {
-  return applyDecorators(Trimmed(), Length(1, 60, { message: `Name the ${what} in 1 to 60 letters.` }));
+  return IsText({ least: 1, most: 60, message: `Name the ${what} in 1 to 60 letters.` });
 }
 
 function Note(): PropertyDecorator {
-  return applyDecorators(Trimmed(), MaxLength(200, { message: 'Keep the note within 200 letters.' }));
+  return IsText({ most: 200, message: 'Keep the note within 200 letters.' });
 }
 
 function Amount(sentence: string, most: number, least = 0): PropertyDecorator {
@@ -76,9 +63,7 @@ export class FluidSpecDto {
   @Note()
   marks?: string;
 
-  @ValidateNested({ each: true })
-  @Type(() => GradeDto)
-  @ArrayMaxSize(10, { message: 'Keep 10 grades at most.' })
+  @Parts(() => GradeDto, 10, 'Keep 10 grades at most.')
   grades!: GradeDto[];
 }
 
@@ -210,60 +195,39 @@ export class ServiceFittingsDto implements ServiceFittings {
 
 /** What a machine holds and is set to, in SI units. */
 export class SpecCardDto {
-  @ValidateNested({ each: true })
-  @Type(() => FluidSpecDto)
-  @ArrayMaxSize(60, ROWS)
+  @Parts(() => FluidSpecDto, 60, ROWS)
   fluids!: FluidSpecDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => TorqueSpecDto)
-  @ArrayMaxSize(60, ROWS)
+  @Parts(() => TorqueSpecDto, 60, ROWS)
   torques!: TorqueSpecDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => PlugSpecDto)
-  @ArrayMaxSize(60, ROWS)
+  @Parts(() => PlugSpecDto, 60, ROWS)
   plugs!: PlugSpecDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => TyreSpecDto)
-  @ArrayMaxSize(60, ROWS)
+  @Parts(() => TyreSpecDto, 60, ROWS)
   tyres!: TyreSpecDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => PlaySpecDto)
-  @ArrayMaxSize(60, ROWS)
+  @Parts(() => PlaySpecDto, 60, ROWS)
   plays!: PlaySpecDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => DeckSpecDto)
-  @ArrayMaxSize(1, { message: 'Keep one deck on the card.' })
+  @Parts(() => DeckSpecDto, 1, 'Keep one deck on the card.')
   decks: DeckSpecDto[] = [];
 
-  @ValidateNested({ each: true })
-  @Type(() => ChargingSpecDto)
-  @ArrayMaxSize(1, { message: 'Keep one line of charging voltage.' })
+  @Parts(() => ChargingSpecDto, 1, 'Keep one line of charging voltage.')
   charging: ChargingSpecDto[] = [];
 
-  @ValidateNested({ each: true })
-  @Type(() => GreaseFittingDto)
-  @ArrayMaxSize(60, ROWS)
+  @Parts(() => GreaseFittingDto, 60, ROWS)
   fittings!: GreaseFittingDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => NamedNoteDto)
-  @ArrayMaxSize(60, ROWS)
+  @Parts(() => NamedNoteDto, 60, ROWS)
   filters!: NamedNoteDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => NamedNoteDto)
-  @ArrayMaxSize(60, ROWS)
+  @Parts(() => NamedNoteDto, 60, ROWS)
   tools!: NamedNoteDto[];
 
   /** left out, those usual for its class */
   @IsOptional()
-  @ValidateNested()
-  @Type(() => ServiceFittingsDto)
+  @Part(() => ServiceFittingsDto, 'Say how the engine is fitted, or leave it out.')
   service?: ServiceFittingsDto;
 }
 
@@ -276,8 +240,7 @@ export function emptySpecCard(): SpecCardDto {
 }
 
 export class UpdateSpecDto {
-  @ValidateNested()
-  @Type(() => SpecCardDto)
+  @Part(() => SpecCardDto, 'Send the spec card.')
   spec!: SpecCardDto;
 
   @IsInt({ message: 'The version that the change is based on is missing.' })

@@ -1,18 +1,7 @@
 import { METERS } from '@yugator/core';
 import type { MeterName } from '@yugator/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsBoolean,
-  IsIn,
-  IsISO8601,
-  IsOptional,
-  IsString,
-  ValidateNested,
-} from 'class-validator';
-import { IsJpeg } from '../jpeg.js';
-import { IsMeterHours } from '../meterHours.js';
+import { IsBoolean, IsIn, IsOptional } from 'class-validator';
+import { AtLeast, IsId, IsInstant, IsMeterHours, IsPhoto, Parts } from '../rules/index.js';
 
 /** A meter reading and what it means. */
 export class LifeReadingDto {
@@ -60,7 +49,7 @@ export class RoundDto {
 }
 
 export class RoundReadingDto {
-  @IsString({ message: 'The machine is missing.' })
+  @IsId({ message: 'The machine is missing.' })
   machineId!: string;
 
   /** the engine's, where left out */
@@ -78,21 +67,19 @@ export class RoundReadingDto {
 
   /** what the meter showed, to look at again: a JPEG in base64 */
   @IsOptional()
-  @IsJpeg()
+  @IsPhoto()
   photo?: string;
 }
 
 /** Readings taken on one walk. All are kept, or none. */
 export class EnterRoundDto {
-  @ValidateNested({ each: true })
-  @Type(() => RoundReadingDto)
-  @ArrayMinSize(1, { message: 'Type at least one reading.' })
-  @ArrayMaxSize(2000, { message: 'Send at most 2,000 readings at once.' })
+  @AtLeast(1, 'Type at least one reading.')
+  @Parts(() => RoundReadingDto, 2000, 'Send at most 2,000 readings at once.')
   readings!: RoundReadingDto[];
 
   /** when they were read, ISO 8601; now, where left out */
   @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'Give the time of the round as 2027-05-13T17:10:00Z.' })
+  @IsInstant({ message: 'Give the time of the round as 2027-05-13T17:10:00Z.' })
   readAt?: string;
 }
 

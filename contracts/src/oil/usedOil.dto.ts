@@ -1,6 +1,5 @@
-import { IsIn, IsNumber, Length, Max, Min } from 'class-validator';
-import { IsCivilDay } from '../civilDay.js';
-import { Trimmed } from '../trimmed.js';
+import { IsIn, IsNumber, Max, Min } from 'class-validator';
+import { IsCivilDay, IsText } from '../rules/index.js';
 
 /** A line of the used-oil book. */
 export class UsedOilEntryDto {
@@ -34,7 +33,10 @@ export class EnterUsedOilDto {
   @IsCivilDay({ message: 'Give the day as a date that exists, such as 2027-05-12.' })
   on!: string;
 
-  @Trimmed()
-  @Length(3, 200, { message: 'Say in 3 to 200 letters from where, or by whom it was collected.' })
+  @IsText({
+    least: 3,
+    most: 200,
+    message: 'Say in 3 to 200 letters from where, or by whom it was collected.',
+  })
   note!: string;
 }

@@ -1,10 +1,9 @@
-import { IsBoolean, IsIn, IsInt, IsOptional, Length } from 'class-validator';
-import { Trimmed } from '../trimmed.js';
+import { IsBoolean, IsIn, IsInt, IsOptional } from 'class-validator';
 import { ROLES } from './role.js';
 import type { Role } from './role.js';
+import { IsNewPassword, IsText } from '../rules/index.js';
 
 const NAME = 'Give a name of 2 to 60 letters.';
-const PASSWORD = 'Give a password of 10 to 200 characters; a short sentence is easy to remember.';
 const ROLE = 'Choose crew lead, mechanic, operator or viewer.';
 
 /** Somebody who signs in. */
@@ -18,14 +17,13 @@ export class PersonDto {
 }
 
 export class CreatePersonDto {
-  @Trimmed()
-  @Length(2, 60, { message: NAME })
+  @IsText({ least: 2, most: 60, message: NAME })
   name!: string;
 
   @IsIn(ROLES, { message: ROLE })
   role!: Role;
 
-  @Length(10, 200, { message: PASSWORD })
+  @IsNewPassword()
   password!: string;
 }
 
@@ -38,7 +36,7 @@ export class UpdatePersonDto {
 
   /** left out: the password stays */
   @IsOptional()
-  @Length(10, 200, { message: PASSWORD })
+  @IsNewPassword()
   password?: string;
 
   @IsInt({ message: 'The version that the change is based on is missing.' })

@@ -1,6 +1,8 @@
 import { parseTrigger } from '@yugator/core';
 import type { TriggerFault } from '@yugator/core';
+import { Transform } from 'class-transformer';
 import { ValidateBy } from 'class-validator';
+import { applyDecorators, ListOf } from '../rules/index.js';
 
 const WORDS: Record<TriggerFault, string> = {
   kind: 'Say what makes it due: hours, a date, a season, every n-th time, or storage.',
@@ -20,7 +22,6 @@ const MOST_TRIGGERS = 8;
 function faultWords(value: unknown): string | null {
   if (!Array.isArray(value)) return 'Give the triggers as a list.';
   if (value.length === 0) return 'Say when it is due: at least one trigger is needed.';
-  if (value.length > MOST_TRIGGERS) return `An item has ${MOST_TRIGGERS} triggers at most.`;
   for (const each of value) {
     const parsed = parseTrigger(each);
     if ('fault' in parsed) return WORDS[parsed.fault];
@@ -28,13 +29,26 @@ function faultWords(value: unknown): string | null {
   return null;
 }
 
+/** A trigger with nothing beside what its kind has; what is none stays as it is, and is refused. */
+function parsed(value: unknown): unknown {
+  const result = parseTrigger(value);
+  return 'trigger' in result ? result.trigger : value;
+}
+
 /** A list of triggers, each of a kind that the schedule knows, with figures that make sense. */
 export function IsTriggers(): PropertyDecorator {
-  return ValidateBy({
-    name: 'isTriggers',
-    validator: {
-      validate: (value: unknown) => faultWords(value) === null,
-      defaultMessage: (facts) => faultWords(facts?.value) ?? '',
-    },
-  });
+  return applyDecorators(
+    Transform(({ obj, key }: { obj: Record<string, unknown>; key: string }) => {
+      const value = obj[key];
+      return Array.isArray(value) ? value.map(parsed) : value;
+    }),
+    ListOf(MOST_TRIGGERS, `An item has ${MOST_TRIGGERS} triggers at most.`),
+    ValidateBy({
+      name: 'isTriggers',
+      validator: {
+        validate: (value: unknown) => faultWords(value) === null,
+        defaultMessage: (facts) => faultWords(facts?.value) ?? '',
+      },
+    }),
+  );
 }

@@ -1,5 +1,5 @@
 import { IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
-import { applyDecorators } from '../applyDecorators.js';
+import { applyDecorators } from '../rules/index.js';
 
 /** Hours before an hours limit at which an item is ripe; left out or null for the usual tenth. */
 export function IsWindowHours(): PropertyDecorator {

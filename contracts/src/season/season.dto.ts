@@ -1,22 +1,9 @@
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
-import { IsCivilDay } from '../civilDay.js';
-import { Trimmed } from '../trimmed.js';
+import { IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { AtLeast, IsCivilDay, IsId, IsText, Parts } from '../rules/index.js';
 
 /** The days of a season in one year; it may end in the year after. */
 export class SeasonYearDto {
-  @Max(2200, { message: 'Give a year up to 2200.' })
+  @Max(2100, { message: 'Give a year up to 2100.' })
   @Min(2000, { message: 'Give a year from 2000 on.' })
   @IsInt({ message: 'Give the year as a whole number, such as 2027.' })
   year!: number;
@@ -31,25 +18,20 @@ export class SeasonYearDto {
 export class SeasonFieldsDto {
   /** left out for a new season */
   @IsOptional()
-  @IsString({ message: 'The season is missing.' })
+  @IsId({ message: 'The season is missing.' })
   id?: string;
 
-  @Trimmed()
-  @Length(1, 30, { message: 'Name the season in 1 to 30 letters, such as Mowing.' })
+  @IsText({ least: 1, most: 30, message: 'Name the season in 1 to 30 letters, such as Mowing.' })
   name!: string;
 
-  @ValidateNested({ each: true })
-  @Type(() => SeasonYearDto)
-  @ArrayMinSize(1, { message: 'Give the days of at least one year.' })
-  @ArrayMaxSize(50, { message: 'Keep 50 years at most.' })
+  @AtLeast(1, 'Give the days of at least one year.')
+  @Parts(() => SeasonYearDto, 50, 'Keep 50 years at most.')
   years!: SeasonYearDto[];
 }
 
 /** All seasons of the site. */
 export class UpdateSeasonsDto {
-  @ValidateNested({ each: true })
-  @Type(() => SeasonFieldsDto)
-  @ArrayMaxSize(20, { message: 'Keep 20 seasons at most.' })
+  @Parts(() => SeasonFieldsDto, 20, 'Keep 20 seasons at most.')
   seasons!: SeasonFieldsDto[];
 
   @IsInt({ message: 'The version that the change is based on is missing.' })
@@ -72,7 +54,7 @@ export class SeasonsDto {
 
 /** A machine's part in a season. */
 export class ParticipationDto {
-  @IsString({ message: 'Choose the season.' })
+  @IsId({ message: 'Choose the season.' })
   seasonId!: string;
 
   @Max(168, { message: 'A week has 168 hours.' })

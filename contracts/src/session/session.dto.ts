@@ -1,15 +1,46 @@
 import type { UnitSystem } from '@yugator/core';
 import { UNIT_SYSTEMS } from '@yugator/core';
-import { IsIn, IsOptional, IsTimeZone, Length } from 'class-validator';
+import { IsBoolean, IsIn, IsOptional, IsTimeZone } from 'class-validator';
 import { PersonDto } from '../people/person.dto.js';
-import { Trimmed } from '../trimmed.js';
+import { IsNewPassword, IsPassword, IsText } from '../rules/index.js';
 
 export class SignInDto {
-  @Trimmed()
-  @Length(1, 60, { message: 'Type your name.' })
+  @IsText({ least: 1, most: 60, message: 'Type your name.' })
   name!: string;
 
-  @Length(1, 200, { message: 'Type your password.' })
+  @IsPassword()
+  password!: string;
+
+  /** nobody else picks the device up: the session holds longer there */
+  @IsOptional()
+  @IsBoolean({ message: 'Say whether this device is yours.' })
+  isOwnDevice?: boolean;
+}
+
+/** Days without use after which a session ends on a device that is the person's own. */
+export const OWN_DEVICE_DAYS = 180;
+
+/** Where somebody is signed in. */
+export class OpenSessionDto {
+  id!: string;
+  /** such as "Firefox on Android" */
+  device!: string;
+  address!: string;
+  isOwnDevice!: boolean;
+  /** instant, ISO 8601 UTC */
+  createdAt!: string;
+  /** instant, ISO 8601 UTC, to within ten minutes */
+  lastSeenAt!: string;
+  /** the one that asks */
+  isThis!: boolean;
+}
+
+/** Gives oneself another password. */
+export class ChangePasswordDto {
+  @IsPassword()
+  present!: string;
+
+  @IsNewPassword()
   password!: string;
 }
 
@@ -20,6 +51,8 @@ export class SiteDto {
   timeZone!: string;
   /** ISO 4217 code */
   currency!: string;
+  /** the demonstration crew, whose passwords everybody knows */
+  demonstration!: boolean;
   /** as the person signed in likes figures, else as the site has them */
   unitSystem!: UnitSystem;
 }
@@ -52,19 +85,19 @@ export class WelcomeDto {
 
 /** The first crew lead and the site, on an empty Yugator. */
 export class FirstCrewLeadDto {
-  @Trimmed()
-  @Length(2, 80, { message: 'Name the site with 2 to 80 letters.' })
+  /** stands where Yugator was started */
+  @IsText({ least: 1, most: 20, message: 'Type the set-up code. It stands where ./start was called.' })
+  setUpCode!: string;
+
+  @IsText({ least: 2, most: 80, message: 'Name the site with 2 to 80 letters.' })
   siteName!: string;
 
   @IsTimeZone({ message: 'Give a time zone by its IANA name, such as Europe/London.' })
   timeZone!: string;
 
-  @Trimmed()
-  @Length(2, 60, { message: 'Give your name with 2 to 60 letters.' })
+  @IsText({ least: 2, most: 60, message: 'Give your name with 2 to 60 letters.' })
   name!: string;
 
-  @Length(10, 200, {
-    message: 'Give a password of 10 to 200 characters; a short sentence is easy to remember.',
-  })
+  @IsNewPassword()
   password!: string;
 }

@@ -1,6 +1,6 @@
 import type { StockState } from '@yugator/core';
-import { IsIn, IsInt, IsNumber, IsOptional, Length, Max, MaxLength, Min } from 'class-validator';
-import { Trimmed } from '../trimmed.js';
+import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsText } from '../rules/index.js';
 
 export const ARTICLE_KINDS = ['kit', 'part', 'fluid'] as const;
 export type ArticleKind = (typeof ARTICLE_KINDS)[number];
@@ -39,8 +39,7 @@ export class MovementDto {
 }
 
 export class CreateArticleDto {
-  @Trimmed()
-  @Length(2, 80, { message: 'Name the article with 2 to 80 letters.' })
+  @IsText({ least: 2, most: 80, message: 'Name the article with 2 to 80 letters.' })
   name!: string;
 
   @IsIn(ARTICLE_KINDS, { message: 'Choose kit, part or fluid.' })
@@ -71,7 +70,6 @@ export class StockActDto {
   quantity!: number;
 
   @IsOptional()
-  @Trimmed()
-  @MaxLength(200, { message: 'Keep the note within 200 letters.' })
+  @IsText({ most: 200, message: 'Keep the note within 200 letters.' })
   note?: string;
 }

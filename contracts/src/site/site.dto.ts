@@ -15,6 +15,12 @@ export class SiteSettingsFieldsDto {
   @IsInt({ message: 'Give the days as a whole number, such as 8.' })
   staleAfterDays!: number;
 
+  /** days without use after which a session ends, but on a device that is the person's own */
+  @Max(90, { message: 'Give 90 days at most.' })
+  @Min(1, { message: 'Give at least 1 day.' })
+  @IsInt({ message: 'Give the days as a whole number, such as 14.' })
+  sessionIdleDays!: number;
+
   /** what an hour of the crew costs, in minor units of its currency; null where labour is not reckoned */
   @IsOptional()
   @Max(1_000_000, { message: 'Keep the rate within 10,000 an hour.' })

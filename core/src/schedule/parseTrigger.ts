@@ -10,6 +10,8 @@ export type ParsedTrigger = { readonly trigger: Trigger } | { readonly fault: Tr
 
 const MOST_HOURS = 20_000;
 const MOST_COUNT = 3650;
+/** Letters of the name of a season or a line, and characters of an id. */
+const LONGEST_NAME = 80;
 
 type Loose = Readonly<Record<string, unknown>>;
 
@@ -19,6 +21,10 @@ function isWithin(value: unknown, least: number, most: number): value is number 
 
 function isWhole(value: unknown, least: number, most: number): value is number {
   return isWithin(value, least, most) && Number.isInteger(value);
+}
+
+function isName(value: unknown): value is string {
+  return typeof value === 'string' && value.trim() !== '' && value.length <= LONGEST_NAME;
 }
 
 function meterOf({ meter }: Loose): MeterName | null {
@@ -47,7 +53,7 @@ function calendarTrigger({ count, unit }: Loose, kind: 'firstCalendar' | 'everyC
 
 function seasonTrigger({ season, edge, offsetDays }: Loose): ParsedTrigger {
   const name = season ?? null;
-  if (name !== null && (typeof name !== 'string' || name.trim() === '')) return { fault: 'season' };
+  if (name !== null && !isName(name)) return { fault: 'season' };
   if (edge !== 'first' && edge !== 'last') return { fault: 'season' };
   if (!isWhole(offsetDays, -180, 180)) return { fault: 'offset' };
   return { trigger: { kind: 'seasonEdge', season: name, edge, offsetDays } };
@@ -55,7 +61,7 @@ function seasonTrigger({ season, edge, offsetDays }: Loose): ParsedTrigger {
 
 function nthTrigger({ n, itemId, everyTimeAboveHours }: Loose): ParsedTrigger {
   const above = everyTimeAboveHours ?? null;
-  if (!isWhole(n, 2, 50) || typeof itemId !== 'string' || itemId === '') return { fault: 'nth' };
+  if (!isWhole(n, 2, 50) || !isName(itemId)) return { fault: 'nth' };
   if (above !== null && !isWithin(above, 1, MOST_HOURS)) return { fault: 'nth' };
   return { trigger: { kind: 'everyNth', n, itemId, everyTimeAboveHours: above } };
 }

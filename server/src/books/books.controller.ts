@@ -1,8 +1,9 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { BookDto, CreateBookDto, UpdateBookDto } from '@yugator/contracts';
-import { Allow, ForEveryRole } from '../session/allow.js';
+import { Allow, ForEveryRole, TakesList } from '../session/allow.js';
 import { Books } from './books.js';
+import { IdOf } from '../gate/idParam.js';
 
 @ApiTags('books')
 @Controller('api/books')
@@ -21,13 +22,14 @@ export class BooksController {
   @ApiOkResponse({ type: BookDto })
   @ForEveryRole()
   @Get(':id')
-  get(@Param('id') id: string): Promise<BookDto> {
+  get(@Param('id', IdOf('book')) id: string): Promise<BookDto> {
     return this.books.get(id);
   }
 
   @ApiOperation({ summary: 'Enter a service book' })
   @ApiCreatedResponse({ type: BookDto })
   @Allow('crewLead')
+  @TakesList()
   @Post()
   create(@Body() body: CreateBookDto): Promise<BookDto> {
     return this.books.create(body);
@@ -36,8 +38,9 @@ export class BooksController {
   @ApiOperation({ summary: 'Write a service book anew' })
   @ApiOkResponse({ type: BookDto })
   @Allow('crewLead')
+  @TakesList()
   @Put(':id')
-  update(@Param('id') id: string, @Body() body: UpdateBookDto): Promise<BookDto> {
+  update(@Param('id', IdOf('book')) id: string, @Body() body: UpdateBookDto): Promise<BookDto> {
     return this.books.update(id, body);
   }
 
@@ -45,7 +48,7 @@ export class BooksController {
   @Allow('crewLead')
   @HttpCode(204)
   @Delete(':id')
-  remove(@Param('id') id: string): Promise<void> {
+  remove(@Param('id', IdOf('book')) id: string): Promise<void> {
     return this.books.remove(id);
   }
 }

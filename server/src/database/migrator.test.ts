@@ -28,7 +28,7 @@ function tables(sequelize: Sequelize): Promise<TableRow[]> {
 
 async function schema(sequelize: Sequelize): Promise<unknown[]> {
   const columns = await sequelize.query(
-    `SELECT table_name, column_name, column_type, is_nullable, column_key, extra
+    `SELECT table_name, column_name, column_type, collation_name, is_nullable, column_key, extra
      FROM information_schema.columns WHERE table_schema = DATABASE() AND table_name <> 'migrations' ORDER BY 1, 2`,
     { type: QueryTypes.SELECT },
   );
@@ -71,10 +71,53 @@ describe('the migrations', () => {
     expect(columns.filter((column) => column.extra?.includes('auto_increment'))).toEqual([]);
   });
 
-  it('can be begun again after an interruption', async () => {
+  it('can each be begun again after an interruption', async () => {
     const { sequelize } = database;
-    await sequelize.query('DELETE FROM migrations');
-    await expect(migrator(sequelize).up()).resolves.toHaveLength(8);
+    const before = await schema(sequelize);
+    await migrator(sequelize).down({ to: 0 });
+    const names = (await migrator(sequelize).pending()).map(({ name }) => name);
+    expect(names).toHaveLength(10);
+    for (const name of names) {
+      await migrator(sequelize).up({ to: name });
+      await sequelize.query(`DELETE FROM migrations WHERE name = '${name}'`);
+      await migrator(sequelize).up({ to: name });
+    }
+    expect(await schema(sequelize)).toEqual(before);
+  });
+
+  it('mend ids in capitals, which then count for what they name', async () => {
+    const { sequelize } = database;
+    const run = (sql: string) => sequelize.query(sql);
+    await migrator(sequelize).down({ to: '0009-binary-ids' });
+    await run("INSERT INTO books (id, name, machine_class) VALUES ('abc-1', 'A book', 'zeroTurn')");
+    await run(`INSERT INTO items (id, book_id, name, minutes, place, action, component, reference, note)
+      VALUES ('def-2', 'ABC-1', 'Engine oil', 30, 0, 'replace', 'engine oil', '', '')`);
+    await migrator(sequelize).up();
+    expect((await Item.findByPk('def-2'))?.bookId).toBe('abc-1');
+    expect(await Item.findByPk('DEF-2')).toBeNull();
+    await expect(run("UPDATE items SET book_id = 'ABC-1'")).rejects.toThrow(/foreign key/);
+    for (const table of ['items', 'books']) await run(`DELETE FROM ${table}`);
+  });
+
+  it('make every reference a foreign key, and compare ids byte by byte', async () => {
+    const columns = (await schema(database.sequelize)) as {
+      table_name: string;
+      column_name: string;
+      column_type?: string;
+      collation_name?: string;
+      referenced_table_name?: string | null;
+    }[];
+    const ids = columns.filter(({ column_type }) => column_type === 'char(36)');
+    expect(ids.length).toBeGreaterThan(60);
+    expect(ids.filter(({ collation_name }) => collation_name !== 'ascii_bin')).toEqual([]);
+    const references = ids.filter(({ column_name }) => column_name.endsWith('_id'));
+    const keys = new Set(
+      columns
+        .filter(({ referenced_table_name }) => referenced_table_name)
+        .map(({ table_name, column_name }) => `${table_name}.${column_name}`),
+    );
+    const without = references.map((each) => `${each.table_name}.${each.column_name}`);
+    expect(without.filter((name) => !keys.has(name))).toEqual([]);
   });
 
   it('take the triggers of older books over into their items, and back', async () => {

@@ -1,6 +1,6 @@
 import type { Sequelize } from 'sequelize-typescript';
 import { SequelizeStorage, Umzug } from 'umzug';
-import type { Migration } from './migration.js';
+import type { Migration, Step } from './migration.js';
 import { people } from './migrations/0001-people.js';
 import { fleet } from './migrations/0002-fleet.js';
 import { jobsAndShelf } from './migrations/0003-jobs-and-shelf.js';
@@ -9,13 +9,19 @@ import { meters } from './migrations/0005-meters.js';
 import { sheets } from './migrations/0006-sheets.js';
 import { findings } from './migrations/0007-findings.js';
 import { costAndFindings } from './migrations/0008-cost-and-findings.js';
+import { binaryIds } from './migrations/0009-binary-ids.js';
+import { frontGate } from './migrations/0010-front-gate.js';
 
 const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
+  ...[binaryIds, frontGate],
 ];
 
-async function runAll(sequelize: Sequelize, statements: readonly string[]): Promise<void> {
-  for (const statement of statements) await sequelize.query(statement);
+async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {
+  for (const step of steps) {
+    const statements = typeof step === 'string' ? [step] : await step(sequelize);
+    for (const statement of statements) await sequelize.query(statement);
+  }
 }
 
 /** Brings the schema of a database up (`up()`) or down (`down({ to: 0 })`). */

@@ -1,3 +1,4 @@
+import { AuditEntry } from '../audit/audit.model.js';
 import { Book, Item } from '../books/book.model.js';
 import { Job, JobItem, JobPhoto, JobStep } from '../job/job.model.js';
 import {
@@ -16,6 +17,8 @@ import { Declaration } from '../schedule/declaration.model.js';
 import { EvidenceAnswerRow } from '../schedule/evidenceAnswer.model.js';
 import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
 import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
+import { PhotoCount } from '../photo/photoCount.model.js';
+import { Secret } from '../session/secret.model.js';
 import { Session } from '../session/session.model.js';
 import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
 import { Site } from '../site/site.model.js';
@@ -25,6 +28,7 @@ import { IdempotentRequest } from './idempotentRequest.model.js';
 export const MODELS = [
   Article,
   AttachmentRow,
+  AuditEntry,
   Book,
   Declaration,
   Defect,
@@ -44,10 +48,12 @@ export const MODELS = [
   MeterSegmentRow,
   Movement,
   Person,
+  PhotoCount,
   ReadingPhoto,
   ReadingRow,
   SeasonRow,
   SeasonYearRow,
+  Secret,
   Session,
   Site,
   StatusChange,

@@ -5,6 +5,7 @@ import { Person } from '../people/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Defects } from './defects.js';
+import { IdOf } from '../gate/idParam.js';
 
 @ApiTags('defects')
 @Controller('api')
@@ -23,7 +24,7 @@ export class DefectsController {
   @ApiOkResponse({ type: [DefectDto] })
   @ForEveryRole()
   @Get('machines/:id/defects')
-  of(@Param('id') id: string): Promise<DefectDto[]> {
+  of(@Param('id', IdOf('machine')) id: string): Promise<DefectDto[]> {
     return this.defects.open(id);
   }
 
@@ -32,7 +33,7 @@ export class DefectsController {
   @Allow('crewLead', 'mechanic', 'operator')
   @Post('machines/:id/defects')
   report(
-    @Param('id') id: string,
+    @Param('id', IdOf('machine')) id: string,
     @Body() body: ReportDefectDto,
     @Caller() caller: Person,
   ): Promise<DefectDto[]> {

@@ -17,8 +17,9 @@ function repeated(
   pointer: (index: number) => string,
   what: string,
 ): FieldFaultDto[] {
+  const first = new Map(names.map((name, index) => [name, index] as const).reverse());
   return names.flatMap((name, index) =>
-    names.indexOf(name) < index
+    (first.get(name) ?? index) < index
       ? [fault(pointer(index), 'repeated', `${what} "${name}" stands in the file twice.`)]
       : [],
   );

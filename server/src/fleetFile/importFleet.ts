@@ -17,7 +17,7 @@ import { UnitOfWork } from '../database/unitOfWork.js';
 import { Job, JobItem } from '../job/job.model.js';
 import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
 import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
-import { Person } from '../people/person.model.js';
+import type { Importer } from './fleetTask.js';
 import { fieldProblem } from '../problem/problem.js';
 import { Declaration } from '../schedule/declaration.model.js';
 import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
@@ -48,7 +48,7 @@ export class ImportFleet {
     private readonly seasons: Seasons,
   ) {}
 
-  async import({ file, isTrial }: ImportFleetDto, caller: Person): Promise<ImportResultDto> {
+  async import({ file, isTrial }: ImportFleetDto, caller: Importer): Promise<ImportResultDto> {
     const { now } = await this.calendar.read();
     return this.work.run(async () => {
       await this.check(file);
@@ -124,7 +124,7 @@ export class ImportFleet {
     await Site.increment('seasonsVersion', { where: {} });
   }
 
-  private async writeMachine(machine: FileMachineDto, ids: Ids, caller: Person, now: Date): Promise<void> {
+  private async writeMachine(machine: FileMachineDto, ids: Ids, caller: Importer, now: Date): Promise<void> {
     const {
       books,
       items,
@@ -202,7 +202,7 @@ export class ImportFleet {
   private async writeVisits(
     machineId: string,
     outcomes: readonly FileOutcome[],
-    caller: Person,
+    caller: Importer,
     now: Date,
   ): Promise<void> {
     const visits = grouped(outcomes, ({ on, life }) => `${on} ${life}`);
@@ -248,7 +248,7 @@ async function writeMeter(
   machineId: string,
   { meter, segments, readings }: FileMeter,
   inServiceOn: string,
-  caller: Person,
+  caller: Importer,
 ): Promise<void> {
   const own = segments.length ? segments : [{ startsAt: `${inServiceOn}T00:00:00Z`, offset: 0 }];
   await MeterSegmentRow.bulkCreate(

@@ -3,8 +3,8 @@ import type { AddJobPhotoDto, JobDto } from '@yugator/contracts';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Person } from '../people/person.model.js';
-import { jpegBytes, jpegFaults } from '../photo/jpeg.js';
-import { fieldProblem, notFound, Problem } from '../problem/problem.js';
+import { Photos } from '../photo/photos.js';
+import { notFound, Problem } from '../problem/problem.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { Job, JobPhoto } from './job.model.js';
 import { JobSheets } from './jobSheets.js';
@@ -18,11 +18,11 @@ export class JobPhotos {
     private readonly work: UnitOfWork,
     private readonly calendar: SiteCalendar,
     private readonly sheets: JobSheets,
+    private readonly photos: Photos,
   ) {}
 
   async add(jobId: string, { jpeg, caption }: AddJobPhotoDto, caller: Person): Promise<JobDto> {
-    const faults = jpegFaults(jpeg, '/jpeg');
-    if (faults.length) throw fieldProblem(...faults);
+    const [bytes] = await this.photos.clean([{ base64: jpeg, pointer: '/jpeg' }]);
     const { now } = await this.calendar.read();
     return this.work.run(async () => {
       const job = await Job.findByPk(jobId, { lock: true });
@@ -30,8 +30,9 @@ export class JobPhotos {
       if ((await JobPhoto.count({ where: { jobId } })) >= MOST_PHOTOS) {
         throw new Problem(409, 'Enough photos', `A job keeps ${MOST_PHOTOS} photos at most.`);
       }
+      await this.photos.count(1, caller);
       await JobPhoto.create({
-        ...{ id: uuid(), jobId, bytes: jpegBytes(jpeg), caption },
+        ...{ id: uuid(), jobId, bytes, caption },
         ...{ takenAt: new Date(now), takenById: caller.id },
       });
       this.work.changed('jobs');

@@ -8,6 +8,7 @@ import {
   Post,
   Put,
   Query,
+  Req,
   StreamableFile,
 } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
@@ -26,14 +27,16 @@ import {
   VoidDto,
 } from '@yugator/contracts';
 import { Person } from '../people/person.model.js';
-import { Allow, ForEveryRole } from '../session/allow.js';
+import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
+import type { CallerRequest } from '../session/caller.js';
 import { Jobs } from './jobs.js';
 import { JobPhotos } from './jobPhotos.js';
 import { JobSteps } from './jobSteps.js';
 import { Visits } from './visits.js';
 import { JobSheets } from './jobSheets.js';
 import { Records } from './records.js';
+import { IdOf } from '../gate/idParam.js';
 
 @ApiTags('jobs')
 @Controller('api')
@@ -51,7 +54,7 @@ export class JobsController {
   @ApiOkResponse({ type: JobDto })
   @ForEveryRole()
   @Get('jobs/:id')
-  get(@Param('id') id: string): Promise<JobDto> {
+  get(@Param('id', IdOf('job')) id: string): Promise<JobDto> {
     return this.sheets.get(id);
   }
 
@@ -68,8 +71,8 @@ export class JobsController {
   @Allow('crewLead', 'mechanic')
   @Put('jobs/:id/items/:itemId')
   decide(
-    @Param('id') id: string,
-    @Param('itemId') itemId: string,
+    @Param('id', IdOf('job')) id: string,
+    @Param('itemId', IdOf('item')) itemId: string,
     @Body() body: OutcomeDto,
   ): Promise<JobDto> {
     return this.jobs.decide(id, itemId, body);
@@ -79,7 +82,10 @@ export class JobsController {
   @ApiCreatedResponse({ type: JobDto })
   @Allow('crewLead', 'mechanic')
   @Post('jobs/:id/items/:itemId')
-  addItem(@Param('id') id: string, @Param('itemId') itemId: string): Promise<JobDto> {
+  addItem(
+    @Param('id', IdOf('job')) id: string,
+    @Param('itemId', IdOf('item')) itemId: string,
+  ): Promise<JobDto> {
     return this.jobs.addItem(id, itemId);
   }
 
@@ -88,7 +94,7 @@ export class JobsController {
   @Allow('crewLead', 'mechanic')
   @Put('jobs/:id/steps/:key')
   step(
-    @Param('id') id: string,
+    @Param('id', IdOf('job')) id: string,
     @Param('key') key: string,
     @Body() body: UpdateStepDto,
     @Caller() caller: Person,
@@ -100,15 +106,20 @@ export class JobsController {
   @ApiOkResponse({ type: JobDto })
   @Allow('crewLead', 'mechanic')
   @Put('jobs/:id/pause')
-  pause(@Param('id') id: string, @Body() body: PauseJobDto): Promise<JobDto> {
+  pause(@Param('id', IdOf('job')) id: string, @Body() body: PauseJobDto): Promise<JobDto> {
     return this.jobs.pause(id, body);
   }
 
   @ApiOperation({ summary: 'Keep a photo with a job' })
   @ApiCreatedResponse({ type: JobDto })
   @Allow('crewLead', 'mechanic')
+  @TakesPhotos()
   @Post('jobs/:id/photos')
-  addPhoto(@Param('id') id: string, @Body() body: AddJobPhotoDto, @Caller() caller: Person): Promise<JobDto> {
+  addPhoto(
+    @Param('id', IdOf('job')) id: string,
+    @Body() body: AddJobPhotoDto,
+    @Caller() caller: Person,
+  ): Promise<JobDto> {
     return this.photos.add(id, body, caller);
   }
 
@@ -117,7 +128,10 @@ export class JobsController {
   @Header('content-type', 'image/jpeg')
   @Header('cache-control', 'private, max-age=31536000, immutable')
   @Get('jobs/:id/photos/:photoId')
-  async photo(@Param('id') id: string, @Param('photoId') photoId: string): Promise<StreamableFile> {
+  async photo(
+    @Param('id', IdOf('job')) id: string,
+    @Param('photoId', IdOf('photo')) photoId: string,
+  ): Promise<StreamableFile> {
     return new StreamableFile(await this.photos.bytes(id, photoId));
   }
 
@@ -125,7 +139,7 @@ export class JobsController {
   @ApiOkResponse({ type: VisitDto })
   @ForEveryRole()
   @Get('machines/:id/visit')
-  visit(@Param('id') id: string): Promise<VisitDto> {
+  visit(@Param('id', IdOf('machine')) id: string): Promise<VisitDto> {
     return this.visits.of(id);
   }
 
@@ -133,15 +147,20 @@ export class JobsController {
   @ApiCreatedResponse({ type: JobDto })
   @Allow('crewLead', 'mechanic')
   @Post('jobs/:id/sign-off')
-  signOff(@Param('id') id: string, @Body() body: SignOffDto, @Caller() caller: Person): Promise<JobDto> {
-    return this.jobs.signOff(id, body, caller);
+  signOff(
+    @Param('id', IdOf('job')) id: string,
+    @Body() body: SignOffDto,
+    @Caller() caller: Person,
+    @Req() { ip }: CallerRequest,
+  ): Promise<JobDto> {
+    return this.jobs.signOff(id, body, caller, ip);
   }
 
   @ApiOperation({ summary: 'Put an open job away without a record' })
   @Allow('crewLead', 'mechanic')
   @HttpCode(204)
   @Post('jobs/:id/drop')
-  drop(@Param('id') id: string, @Body() body: DropJobDto): Promise<void> {
+  drop(@Param('id', IdOf('job')) id: string, @Body() body: DropJobDto): Promise<void> {
     return this.jobs.drop(id, body);
   }
 
@@ -157,7 +176,12 @@ export class JobsController {
   @ApiCreatedResponse({ type: JobDto })
   @Allow('crewLead')
   @Post('records/:id/void')
-  void(@Param('id') id: string, @Body() body: VoidDto, @Caller() caller: Person): Promise<JobDto> {
-    return this.jobs.void(id, body.reason, caller);
+  void(
+    @Param('id', IdOf('record')) id: string,
+    @Body() body: VoidDto,
+    @Caller() caller: Person,
+    @Req() { ip }: CallerRequest,
+  ): Promise<JobDto> {
+    return this.jobs.void(id, body.reason, caller, ip);
   }
 }

@@ -8,6 +8,7 @@ import type {
   TodayDto,
 } from '@yugator/contracts';
 import { jobActs } from '../testing/jobActs.js';
+import { NOBODY } from '../testing/pictures.js';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
 
@@ -51,7 +52,7 @@ describe('a job', () => {
   it('costs its parts and its minutes, at the rate of the day on which it was signed off', async () => {
     const first = await signOff(await ready());
     expect(first.body.record).toMatchObject({ labourCostMinor: null, costMinor: 2890 });
-    const site = { hoursGrid: 'sinceDone', unitSystem: 'metric', staleAfterDays: 8 };
+    const site = { hoursGrid: 'sinceDone', unitSystem: 'metric', staleAfterDays: 8, sessionIdleDays: 14 };
     const setRate = (labourRateMinor: number | null, version: number) =>
       yard.ask('PUT', '/api/site', { body: { ...site, labourRateMinor, version } });
     expect((await setRate(3000, 1)).status).toBe(200);
@@ -198,7 +199,7 @@ describe('an outcome', () => {
     ]);
     const mending = (await tick((await open([yard.crew.oil])).body)).body;
     expect(mending.defects).toHaveLength(1);
-    const gone = await signOff<ProblemDto>(mending, { mendedDefectIds: ['none'] });
+    const gone = await signOff<ProblemDto>(mending, { mendedDefectIds: [NOBODY] });
     expect(gone.body.errors?.[0]?.pointer).toBe('#/mendedDefectIds/0');
     const mended = await signOff(mending, { mendedDefectIds: [defects[0]?.id ?? ''] });
     expect(mended.status).toBe(201);

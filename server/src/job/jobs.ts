@@ -1,8 +1,17 @@
 import { Injectable } from '@nestjs/common';
-import type { DropJobDto, JobDto, OpenJobDto, OutcomeDto, PauseJobDto, SignOffDto } from '@yugator/contracts';
+import type {
+  DropJobDto,
+  JobDto,
+  OpenJobDto,
+  OutcomeDto,
+  PauseJobDto,
+  Role,
+  SignOffDto,
+} from '@yugator/contracts';
 import { civilDate, instantOnDay } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
+import { AuditTrail } from '../audit/auditTrail.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { ReadingRow } from '../meter/meter.model.js';
 import { Meters } from '../meter/meters.js';
@@ -22,6 +31,9 @@ import { outcomeColumns, outcomeFaults } from './outcome.js';
 import { keepFindings } from './findings.js';
 import { JobSheets } from './jobSheets.js';
 
+/** Who does jobs, and so may stand in a record as having done one. */
+const DOES_JOBS: readonly Role[] = ['crewLead', 'mechanic'];
+
 /** Jobs from opening to sign-off. */
 @Injectable()
 export class Jobs {
@@ -35,6 +47,7 @@ export class Jobs {
     private readonly openJobs: OpenJobs,
     private readonly defects: Defects,
     private readonly usedOil: UsedOil,
+    private readonly audit: AuditTrail,
   ) {}
 
   /** Opens a job with the chosen items. A machine has one open job at a time. */
@@ -58,7 +71,7 @@ export class Jobs {
           'A job is open',
           `${scheduled.machine.tag} already has an open job. Go on with that one.`,
           [],
-          await this.sheets.get(before.id),
+          { current: await this.sheets.get(before.id) },
         );
       }
       const known = new Set(scheduled.schedule.answers.map((answer) => answer.item.id));
@@ -145,7 +158,7 @@ export class Jobs {
   }
 
   /** Signs a job off: its reading, the stock it drew and the record are written together, or none of them. */
-  async signOff(id: string, fields: SignOffDto, caller: Person): Promise<JobDto> {
+  async signOff(id: string, fields: SignOffDto, caller: Person, address: string): Promise<JobDto> {
     const { site, today, now } = await this.calendar.read();
     return this.work.run(async () => {
       const job = await this.openJobs.lock(id);
@@ -180,6 +193,7 @@ export class Jobs {
         signedOffById: caller.id,
         version: job.version + 1,
       });
+      if (fields.doneById !== caller.id) await this.noteOther(job, fields.doneById, caller, address);
       await this.schedule.touched([job.machineId]);
       this.work.changed('jobs', 'readings');
       return this.sheets.get(id);
@@ -187,19 +201,15 @@ export class Jobs {
   }
 
   /** Takes a mistaken record out of the reckoning, with its reading and what it drew from the shelf. */
-  async void(id: string, reason: string, caller: Person): Promise<JobDto> {
+  async void(id: string, reason: string, caller: Person, address: string): Promise<JobDto> {
     const { now } = await this.calendar.read();
     return this.work.run(async () => {
       const job = await Job.findByPk(id, { lock: true });
       if (!job) throw notFound('record');
       if (job.state !== 'signedOff') {
-        throw new Problem(
-          409,
-          'Nothing to void',
-          'Only a record that counts can be voided.',
-          [],
-          await this.sheets.get(id),
-        );
+        throw new Problem(409, 'Nothing to void', 'Only a record that counts can be voided.', [], {
+          current: await this.sheets.get(id),
+        });
       }
       await job.update({
         state: 'voided',
@@ -210,6 +220,9 @@ export class Jobs {
       });
       const reading = job.readingId ? await ReadingRow.findByPk(job.readingId, { lock: true }) : null;
       if (reading && !reading.voidedAt) await this.meters.markVoid(reading, reason, caller);
+      const tag = (await Machine.findByPk(job.machineId))?.tag ?? '';
+      const subject = `${tag}, ${job.doneOn ?? ''}: ${reason}`;
+      await this.audit.note({ act: 'recordVoided', person: caller, subject, address });
       await this.shelf.giveBack(id);
       await this.defects.undo(id);
       await this.usedOil.undo(id);
@@ -217,6 +230,13 @@ export class Jobs {
       this.work.changed('jobs', 'readings', 'shelf');
       return this.sheets.get(id);
     });
+  }
+
+  /** Notes that somebody signed for the work of another. */
+  private async noteOther(job: Job, doneById: string, caller: Person, address: string): Promise<void> {
+    const [machine, other] = await Promise.all([Machine.findByPk(job.machineId), Person.findByPk(doneById)]);
+    const subject = `${machine?.tag ?? ''}, done by ${other?.name ?? ''}`;
+    await this.audit.note({ act: 'signedOffForAnother', person: caller, subject, address });
   }
 
   /** What a job found and mended, and the oil that it drained, inside the running unit of work. */
@@ -250,7 +270,10 @@ export class Jobs {
     if (fields.doneOn > today)
       faults.push(fault('/doneOn', 'future', 'That day is still to come. Give the day it was done.'));
     const doneBy = await Person.findByPk(fields.doneById);
-    if (!doneBy) faults.push(fault('/doneById', 'unknown', 'Choose who did it from the crew.'));
+    if (!doneBy?.active || !DOES_JOBS.includes(doneBy.role)) {
+      const detail = 'Choose who did it: a mechanic or the crew lead, still with the crew.';
+      faults.push(fault('/doneById', 'unknown', detail));
+    }
     if ((await JobItem.count({ where: { jobId: job.id, outcome: { [Op.ne]: null } } })) === 0) {
       faults.push(
         fault('', 'nothingDone', 'Nothing is done yet. Say what became of an item, or put the job away.'),

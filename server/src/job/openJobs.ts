@@ -14,7 +14,7 @@ export class OpenJobs {
     if (!job) throw notFound('job');
     if (job.state !== 'open') {
       const detail = 'This job was signed off or put away meanwhile.';
-      throw new Problem(409, 'No longer open', detail, [], await this.sheets.get(id));
+      throw new Problem(409, 'No longer open', detail, [], { current: await this.sheets.get(id) });
     }
     return job;
   }

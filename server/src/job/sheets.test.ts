@@ -1,6 +1,7 @@
 import { DEFAULT_RULES, sheetSteps } from '@yugator/core';
 import type { UsedOilDto, VisitDto, WorkshopDto, JobDto, MachineDto, ProblemDto } from '@yugator/contracts';
 import { jobActs } from '../testing/jobActs.js';
+import { jpeg, NO_PICTURE } from '../testing/pictures.js';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
 
@@ -146,9 +147,9 @@ describe('a photo of a job', () => {
         ...mechanic,
         body: { jpeg: bytes.toString('base64'), caption: 'The old filter' },
       });
-    expect((await add(Buffer.from('GIF89a'))).body.errors?.[0]?.pointer).toBe('#/jpeg');
+    expect((await add(NO_PICTURE)).body.errors?.[0]?.pointer).toBe('#/jpeg');
     await signOff(job);
-    const { body } = await add(Buffer.from([0xff, 0xd8, 0xff, 0xe0, 7]));
+    const { body } = await add(await jpeg());
     expect(body.photos).toMatchObject([{ caption: 'The old filter', by: 'mechanic' }]);
     const shown = await yard.ask('GET', body.photos[0]?.path ?? '');
     expect([shown.status, shown.headers['content-type']]).toEqual([200, 'image/jpeg']);

@@ -30,6 +30,15 @@ function onceEach(findings: readonly Finding[]): Finding[] {
   return [...new Map(findings.map((finding) => [finding.key, finding])).values()];
 }
 
+/** Who did it, and who signed where that was somebody else. */
+function whoOf(
+  { doneById, signedOffById }: Job,
+  names: ReadonlyMap<string, string>,
+): Pick<RecordDto, 'doneBy' | 'signedBy'> {
+  const nameOf = (id: string | null) => names.get(id ?? '') ?? '';
+  return { doneBy: nameOf(doneById), signedBy: signedOffById === doneById ? null : nameOf(signedOffById) };
+}
+
 /** The record of a job that was signed off (and perhaps voided since); null for other jobs. The job carries its associations. */
 export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): RecordDto | null {
   const { doneOn, life, shown, machine } = job;
@@ -46,7 +55,7 @@ export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): Recor
     doneOn,
     life,
     shown,
-    doneBy: names.get(job.doneById ?? '') ?? '',
+    ...whoOf(job, names),
     minutes,
     items: doneOf(job.items ?? []),
     others: othersOf(job.items ?? []),

@@ -20,7 +20,7 @@ describe('the options of ./start', () => {
   it('have the defaults of the usage text', () => {
     expect(parse()).toEqual({
       ...{ help: false, empty: false, resetDemo: false, yes: false, port: 8420 },
-      ...{ data: '/yard/.yugator', databaseUrl: null },
+      ...{ data: '/yard/.yugator', databaseUrl: null, hosts: [], trustedProxies: [] },
     });
   });
 
@@ -31,6 +31,11 @@ describe('the options of ./start', () => {
       data: '/yard/here',
     });
     expect(startOptions([], { DATABASE_URL: 'mariadb://x' }, '/').databaseUrl).toBe('mariadb://x');
+    expect(
+      startOptions([], { PUBLIC_HOSTS: 'yard.example, 10.0.0.7', TRUST_PROXY: '127.0.0.1' }, '/'),
+    ).toMatchObject({
+      ...{ hosts: ['yard.example', '10.0.0.7'], trustedProxies: ['127.0.0.1'] },
+    });
   });
 
   it.each([

@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
+import { setTimeout as wait } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import type { Sequelize } from 'sequelize-typescript';
@@ -9,9 +10,10 @@ import { SystemClock } from '../clock/clock.js';
 import { createApp } from '../createApp.js';
 import { connect } from '../database/connect.js';
 import { migrator } from '../database/migrator.js';
-import { forgetOldRequests } from '../database/forgetOldRequests.js';
 import { DEMONSTRATION_SIGN_INS, loadDemonstration } from '../demo/loadDemonstration.js';
+import { newSetUpCode } from '../session/setUpCode.js';
 import { Site } from '../site/site.model.js';
+import { FolderStorage } from '../storage/storage.js';
 import { prepareDataFolder } from './dataFolder.js';
 import { takeDataFolder } from './dataLock.js';
 import { startLocalMariaDb } from './mariadb/localMariaDb.js';
@@ -19,14 +21,13 @@ import type { LocalMariaDb } from './mariadb/localMariaDb.js';
 import { startOptions, USAGE } from './options.js';
 import type { StartOptions } from './options.js';
 import { requireFreePort } from './ports.js';
+import { say, warn } from './say.js';
 import { codeOf, StartError } from './startError.js';
 
 const ROOT = fileURLToPath(new URL('../../../', import.meta.url));
 const WEB = join(ROOT, 'web', 'dist');
-
-function say(line: string): void {
-  process.stdout.write(`${line}\n`);
-}
+/** Each part of stopping may take so long; then the next begins. The database takes ten seconds at most. */
+const PART_MS = 2_000;
 
 async function confirmReset(options: StartOptions): Promise<void> {
   if (!options.resetDemo || options.yes) return;
@@ -61,19 +62,22 @@ async function prepareDatabase(sequelize: Sequelize, options: StartOptions): Pro
   const migrations = migrator(sequelize);
   if (options.resetDemo) await migrations.down({ to: 0 });
   await migrations.up();
-  await forgetOldRequests(Date.now());
   if (!options.empty && (await Site.count()) === 0) {
     say('Loading the demonstration crew …');
     await loadDemonstration(sequelize, new SystemClock().now());
   }
 }
 
-async function announce(address: string): Promise<void> {
+async function announce(address: string, setUpCode: string): Promise<void> {
   const site = await Site.findOne();
   say(`\nYugator runs at ${address}`);
-  if (!site) say('There is no crew yet: open the address and become its crew lead.');
+  if (!site) {
+    say('There is no crew yet. Open this and become its crew lead:');
+    say(`  ${address}/sign-in#set-up=${setUpCode}`);
+    say(`Set-up code: ${setUpCode}`);
+  }
   if (site?.demonstration) {
-    say('Demonstration sign-ins:');
+    say('This is a demonstration: everybody knows its passwords. Sign-ins:');
     for (const { name, role, password } of DEMONSTRATION_SIGN_INS)
       say(`  ${name.padEnd(16)} ${password}   (${role})`);
   }
@@ -87,9 +91,14 @@ interface Running {
   readonly database: LocalMariaDb | null;
 }
 
+/** A part that does not end in time, such as a connection whose peer is silent, does not keep the others from stopping. */
+async function within(part: Promise<void> | undefined): Promise<void> {
+  await Promise.race([part, wait(PART_MS, undefined, { ref: false })]);
+}
+
 async function stop({ app, sequelize, database }: Partial<Running>): Promise<void> {
-  await app?.close();
-  await sequelize?.close();
+  await within(app?.close());
+  await within(sequelize?.close());
   await database?.stop();
 }
 
@@ -100,12 +109,12 @@ function untilAsked(): Promise<void> {
   });
 }
 
-/** Rejected when the database ends by itself; never fulfilled. */
-async function untilLost(database: LocalMariaDb | null): Promise<never> {
-  await (database?.ended ?? new Promise<never>(() => undefined));
-  throw new StartError(
-    'The database stopped by itself. Start Yugator again; nothing that was saved is lost.',
-  );
+/** Rejected with what nothing caught, so that even then everything is stopped in order. */
+function untilBroken(): Promise<never> {
+  return new Promise((_, broken) => {
+    process.on('uncaughtException', broken);
+    process.on('unhandledRejection', broken);
+  });
 }
 
 async function run(options: StartOptions): Promise<void> {
@@ -116,22 +125,26 @@ async function run(options: StartOptions): Promise<void> {
     options.databaseUrl === null && !existsSync(join(options.data, 'mariadb', 'data')),
   );
   const asked = untilAsked();
+  const broken = untilBroken();
   const giveBack = takeDataFolder(options.data, address);
   try {
     await requireFreePort(options.port);
     await confirmReset(options);
     running.database = options.databaseUrl
       ? null
-      : await startLocalMariaDb(join(options.data, 'mariadb'), { say });
-    const lost = untilLost(running.database);
-    // While Yugator starts or stops, its own steps tell what went wrong.
-    lost.catch(() => undefined);
-    running.sequelize = await connected(options.databaseUrl ?? running.database?.url ?? '');
+      : await startLocalMariaDb(join(options.data, 'mariadb'), { say: warn });
+    const databaseUrl = options.databaseUrl ?? running.database?.url ?? '';
+    running.sequelize = await connected(databaseUrl);
     await prepareDatabase(running.sequelize, options);
-    running.app = await createApp({ sequelize: running.sequelize, clock: new SystemClock(), webFolder: WEB });
+    const setUpCode = newSetUpCode();
+    running.app = await createApp({
+      ...{ sequelize: running.sequelize, databaseUrl, clock: new SystemClock(), webFolder: WEB, setUpCode },
+      ...{ hosts: options.hosts, trustedProxies: options.trustedProxies },
+      ...(running.database ? { storage: new FolderStorage(options.data) } : {}),
+    });
     await running.app.listen(options.port, '127.0.0.1');
-    await announce(address);
-    await Promise.race([asked, lost]);
+    await announce(address, setUpCode);
+    await Promise.race([asked, broken]);
     say('\nStopping …');
   } finally {
     await stop(running);
@@ -151,6 +164,6 @@ try {
   else await run(options);
   process.exit(0);
 } catch (error) {
-  process.stderr.write(`${sentence(error)}\n`);
+  warn(sentence(error));
   process.exit(1);
 }

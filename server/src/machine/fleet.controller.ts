@@ -12,6 +12,7 @@ import { Person } from '../people/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Fleet } from './fleet.js';
+import { IdOf } from '../gate/idParam.js';
 
 @ApiTags('fleet')
 @Controller('api/machines')
@@ -30,7 +31,7 @@ export class FleetController {
   @ApiOkResponse({ type: MachineDetailDto })
   @ForEveryRole()
   @Get(':id')
-  get(@Param('id') id: string): Promise<MachineDetailDto> {
+  get(@Param('id', IdOf('machine')) id: string): Promise<MachineDetailDto> {
     return this.fleet.get(id);
   }
 
@@ -38,7 +39,7 @@ export class FleetController {
   @ApiOkResponse({ type: [ReadingDto] })
   @ForEveryRole()
   @Get(':id/readings')
-  readings(@Param('id') id: string): Promise<ReadingDto[]> {
+  readings(@Param('id', IdOf('machine')) id: string): Promise<ReadingDto[]> {
     return this.fleet.readings(id);
   }
 
@@ -54,7 +55,10 @@ export class FleetController {
   @ApiOkResponse({ type: MachineDetailDto })
   @Allow('crewLead')
   @Put(':id')
-  update(@Param('id') id: string, @Body() body: UpdateMachineDto): Promise<MachineDetailDto> {
+  update(
+    @Param('id', IdOf('machine')) id: string,
+    @Body() body: UpdateMachineDto,
+  ): Promise<MachineDetailDto> {
     return this.fleet.update(id, body);
   }
 
@@ -63,7 +67,7 @@ export class FleetController {
   @Allow('crewLead')
   @Post(':id/declarations')
   declare(
-    @Param('id') id: string,
+    @Param('id', IdOf('machine')) id: string,
     @Body() body: DeclareDto,
     @Caller() caller: Person,
   ): Promise<MachineDetailDto> {

@@ -1,4 +1,5 @@
 import type { ArticleDto, MachineDto, ProblemDto, TodayDto } from '@yugator/contracts';
+import { NOBODY } from '../testing/pictures.js';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
 
@@ -50,10 +51,10 @@ describe('the fleet', () => {
     ['a tag that is taken', { tag: 'T-1' }, '#/tag', 'taken'],
     ['a day to come', { tag: 'X', inServiceOn: '2027-06-01' }, '#/inServiceOn', 'future'],
     ['a day that does not exist', { tag: 'X', inServiceOn: '2027-02-29' }, '#/inServiceOn', 'isCivilDay'],
-    ['a book that is gone', { tag: 'X', bookIds: ['none'] }, '#/bookIds', 'unknown'],
+    ['a book that is gone', { tag: 'X', bookIds: [NOBODY] }, '#/bookIds', 'unknown'],
     ['a class of its own', { tag: 'X', machineClass: 'boat' }, '#/machineClass', 'isIn'],
     ['hours in words', { tag: 'X', inServiceHours: 'few' }, '#/inServiceHours', 'isNumber'],
-    ['no tag', { tag: '  ' }, '#/tag', 'isLength'],
+    ['no tag', { tag: '  ' }, '#/tag', 'isText'],
   ])('refuses %s by its field', async (_what, over, pointer, code) => {
     const { status, body } = await register(over);
     expect(status).toBe(422);

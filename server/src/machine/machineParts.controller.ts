@@ -13,11 +13,12 @@ import {
 } from '@yugator/contracts';
 import { Person } from '../people/person.model.js';
 import { notFound } from '../problem/problem.js';
-import { Allow, ForEveryRole } from '../session/allow.js';
+import { Allow, ForEveryRole, TakesList, TakesPhotos } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Fleet } from './fleet.js';
 import { MachinePhoto } from './machine.model.js';
 import { MachineParts } from './machineParts.js';
+import { IdOf } from '../gate/idParam.js';
 
 @ApiTags('machines')
 @Controller('api/machines/:id')
@@ -32,7 +33,7 @@ export class MachinePartsController {
   @Allow('crewLead', 'mechanic')
   @Post('status')
   async status(
-    @Param('id') id: string,
+    @Param('id', IdOf('machine')) id: string,
     @Body() body: ChangeStatusDto,
     @Caller() caller: Person,
   ): Promise<MachineDetailDto> {
@@ -44,7 +45,10 @@ export class MachinePartsController {
   @ApiOkResponse({ type: MachineDetailDto })
   @Allow('crewLead')
   @Put('seasons')
-  async seasons(@Param('id') id: string, @Body() body: UpdateParticipationDto): Promise<MachineDetailDto> {
+  async seasons(
+    @Param('id', IdOf('machine')) id: string,
+    @Body() body: UpdateParticipationDto,
+  ): Promise<MachineDetailDto> {
     await this.parts.updateParticipation(id, body);
     return this.fleet.get(id);
   }
@@ -54,7 +58,7 @@ export class MachinePartsController {
   @Allow('crewLead')
   @Put('attachments')
   async attachments(
-    @Param('id') id: string,
+    @Param('id', IdOf('machine')) id: string,
     @Body() body: UpdateAttachmentsDto,
     @Caller() caller: Person,
   ): Promise<MachineDetailDto> {
@@ -65,8 +69,12 @@ export class MachinePartsController {
   @ApiOperation({ summary: 'Write the spec card' })
   @ApiOkResponse({ type: MachineDetailDto })
   @Allow('crewLead', 'mechanic')
+  @TakesList()
   @Put('spec')
-  async spec(@Param('id') id: string, @Body() body: UpdateSpecDto): Promise<MachineDetailDto> {
+  async spec(
+    @Param('id', IdOf('machine')) id: string,
+    @Body() body: UpdateSpecDto,
+  ): Promise<MachineDetailDto> {
     await this.parts.updateSpec(id, body);
     return this.fleet.get(id);
   }
@@ -74,9 +82,14 @@ export class MachinePartsController {
   @ApiOperation({ summary: 'Keep a photo of the machine, or take it away' })
   @ApiOkResponse({ type: MachineDetailDto })
   @Allow('crewLead', 'mechanic')
+  @TakesPhotos()
   @Put('photo')
-  async photo(@Param('id') id: string, @Body() body: UpdatePhotoDto): Promise<MachineDetailDto> {
-    await this.parts.updatePhoto(id, body);
+  async photo(
+    @Param('id', IdOf('machine')) id: string,
+    @Body() body: UpdatePhotoDto,
+    @Caller() caller: Person,
+  ): Promise<MachineDetailDto> {
+    await this.parts.updatePhoto(id, body, caller);
     return this.fleet.get(id);
   }
 
@@ -85,7 +98,10 @@ export class MachinePartsController {
   @Header('content-type', 'image/jpeg')
   @Header('cache-control', 'private, max-age=31536000, immutable')
   @Get('photo/:revision')
-  async showPhoto(@Param('id') id: string, @Param('revision') revision: string): Promise<StreamableFile> {
+  async showPhoto(
+    @Param('id', IdOf('machine')) id: string,
+    @Param('revision', IdOf('photo')) revision: string,
+  ): Promise<StreamableFile> {
     const photo = await MachinePhoto.findOne({ where: { machineId: id, revision } });
     if (!photo) throw notFound('photo');
     return new StreamableFile(photo.bytes);
@@ -94,8 +110,12 @@ export class MachinePartsController {
   @ApiOperation({ summary: 'Write the items that only this machine has' })
   @ApiOkResponse({ type: MachineDetailDto })
   @Allow('crewLead')
+  @TakesList()
   @Put('items')
-  async items(@Param('id') id: string, @Body() body: UpdateOwnItemsDto): Promise<MachineDetailDto> {
+  async items(
+    @Param('id', IdOf('machine')) id: string,
+    @Body() body: UpdateOwnItemsDto,
+  ): Promise<MachineDetailDto> {
     await this.parts.updateOwnItems(id, body);
     return this.fleet.get(id);
   }
@@ -105,8 +125,8 @@ export class MachinePartsController {
   @Allow('crewLead')
   @Put('overrides/:itemId')
   async override(
-    @Param('id') id: string,
-    @Param('itemId') itemId: string,
+    @Param('id', IdOf('machine')) id: string,
+    @Param('itemId', IdOf('item')) itemId: string,
     @Body() body: OverrideFieldsDto,
   ): Promise<MachineDetailDto> {
     await this.parts.override(id, itemId, body);
@@ -117,7 +137,10 @@ export class MachinePartsController {
   @ApiOkResponse({ type: MachineDetailDto })
   @Allow('crewLead')
   @Delete('overrides/:itemId')
-  async dropOverride(@Param('id') id: string, @Param('itemId') itemId: string): Promise<MachineDetailDto> {
+  async dropOverride(
+    @Param('id', IdOf('machine')) id: string,
+    @Param('itemId', IdOf('item')) itemId: string,
+  ): Promise<MachineDetailDto> {
     await this.parts.dropOverride(id, itemId);
     return this.fleet.get(id);
   }
@@ -125,8 +148,9 @@ export class MachinePartsController {
   @ApiOperation({ summary: 'Hand parts of this machine on to others of its kind' })
   @ApiCreatedResponse({ type: MachineDetailDto })
   @Allow('crewLead')
+  @TakesList()
   @Post('share')
-  async share(@Param('id') id: string, @Body() body: ShareDto): Promise<MachineDetailDto> {
+  async share(@Param('id', IdOf('machine')) id: string, @Body() body: ShareDto): Promise<MachineDetailDto> {
     await this.parts.share(id, body);
     return this.fleet.get(id);
   }

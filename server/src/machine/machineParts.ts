@@ -21,7 +21,7 @@ import { jsonValue } from '../database/columns.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
 import { Person } from '../people/person.model.js';
-import { jpegBytes, jpegFaults } from '../photo/jpeg.js';
+import { Photos } from '../photo/photos.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
@@ -57,6 +57,7 @@ export class MachineParts {
     private readonly work: UnitOfWork,
     private readonly calendar: SiteCalendar,
     private readonly schedule: FleetSchedule,
+    private readonly photos: Photos,
   ) {}
 
   async changeStatus(id: string, fields: ChangeStatusDto, caller: Person): Promise<void> {
@@ -137,13 +138,13 @@ export class MachineParts {
   }
 
   /** Keeps a photo of the machine, or takes it away. */
-  async updatePhoto(id: string, { jpeg }: UpdatePhotoDto): Promise<void> {
-    const faults = jpeg === null ? [] : jpegFaults(jpeg, '/jpeg');
-    if (faults.length) throw fieldProblem(...faults);
+  async updatePhoto(id: string, { jpeg }: UpdatePhotoDto, caller: Person): Promise<void> {
+    const [bytes] = jpeg === null ? [] : await this.photos.clean([{ base64: jpeg, pointer: '/jpeg' }]);
     await this.change(id, null, async () => {
-      if (jpeg !== null)
-        await MachinePhoto.upsert({ machineId: id, bytes: jpegBytes(jpeg), revision: uuid() });
-      else await MachinePhoto.destroy({ where: { machineId: id } });
+      if (bytes) {
+        await this.photos.count(1, caller);
+        await MachinePhoto.upsert({ machineId: id, bytes, revision: uuid() });
+      } else await MachinePhoto.destroy({ where: { machineId: id } });
     });
   }
 

@@ -1,4 +1,5 @@
 import type { MachineDetailDto, ProblemDto, ReadingDto, RoundDto } from '@yugator/contracts';
+import { jpeg, NO_PICTURE } from '../testing/pictures.js';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
 
@@ -164,21 +165,20 @@ describe("an attachment's own meter", () => {
 });
 
 describe('a photo with a reading', () => {
-  const jpeg = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]).toString('base64');
   const enter = (photo: string) =>
     put('/round', { readings: [{ machineId: yard.crew.machine, shown: 61, photo }] }, 'POST');
 
   it('is kept beside it, and shown to whoever looks at the reading', async () => {
-    expect((await enter(jpeg)).status).toBe(201);
+    expect((await enter((await jpeg()).toString('base64'))).status).toBe(201);
     const { body } = await yard.ask<ReadingDto[]>('GET', `/api/machines/${yard.crew.machine}/readings`);
     expect(body.map(({ photo }) => photo !== null)).toEqual([true, false, false]);
     const shown = await yard.ask('GET', body[0]?.photo ?? '');
     expect(shown.status).toBe(200);
   });
 
-  it('that is no JPEG is refused, and the reading with it', async () => {
-    const refused = await enter(Buffer.from('GIF89a').toString('base64'));
-    expect(refused.body.errors).toMatchObject([{ pointer: '#/readings/0/photo', code: 'notJpeg' }]);
+  it('that is no picture is refused, and the reading with it', async () => {
+    const refused = await enter(NO_PICTURE.toString('base64'));
+    expect(refused.body.errors).toMatchObject([{ pointer: '#/readings/0/photo', code: 'notPicture' }]);
     expect((await machine()).life).toBe(60);
   });
 });

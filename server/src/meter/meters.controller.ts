@@ -1,11 +1,13 @@
-import { Body, Controller, Get, Header, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Param, Post, Req, StreamableFile } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { ChangeMeterDto, EnterRoundDto, RoundDto, RoundResultDto, VoidDto } from '@yugator/contracts';
 import { Person } from '../people/person.model.js';
-import { Allow, ForEveryRole } from '../session/allow.js';
+import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
+import type { CallerRequest } from '../session/caller.js';
 import { MeterChanges } from './meterChanges.js';
 import { Meters } from './meters.js';
+import { IdOf } from '../gate/idParam.js';
 
 @ApiTags('meters')
 @Controller('api')
@@ -26,17 +28,23 @@ export class MetersController {
   @ApiOperation({ summary: 'Enter the readings of a round: all are kept, or none' })
   @ApiCreatedResponse({ type: RoundResultDto })
   @Allow('crewLead', 'mechanic', 'operator')
+  @TakesPhotos()
   @Post('round')
   enterRound(@Body() body: EnterRoundDto, @Caller() caller: Person): Promise<RoundResultDto> {
     return this.meters.enterRound(body, caller);
   }
 
   @ApiOperation({ summary: 'Void a mistaken reading' })
-  @Allow('crewLead', 'mechanic')
+  @Allow('crewLead', 'mechanic', 'operator')
   @HttpCode(204)
   @Post('readings/:id/void')
-  void(@Param('id') id: string, @Body() body: VoidDto, @Caller() caller: Person): Promise<void> {
-    return this.meters.void(id, body.reason, caller);
+  void(
+    @Param('id', IdOf('reading')) id: string,
+    @Body() body: VoidDto,
+    @Caller() caller: Person,
+    @Req() { ip }: CallerRequest,
+  ): Promise<void> {
+    return this.meters.void(id, body.reason, caller, ip);
   }
 
   @ApiOperation({ summary: 'The photo taken with a reading' })
@@ -44,7 +52,7 @@ export class MetersController {
   @Header('content-type', 'image/jpeg')
   @Header('cache-control', 'private, max-age=31536000, immutable')
   @Get('readings/:id/photo')
-  async photo(@Param('id') id: string): Promise<StreamableFile> {
+  async photo(@Param('id', IdOf('reading')) id: string): Promise<StreamableFile> {
     return new StreamableFile(await this.meters.photo(id));
   }
 
@@ -52,7 +60,11 @@ export class MetersController {
   @Allow('crewLead', 'mechanic')
   @HttpCode(204)
   @Post('machines/:id/meter')
-  change(@Param('id') id: string, @Body() body: ChangeMeterDto, @Caller() caller: Person): Promise<void> {
+  change(
+    @Param('id', IdOf('machine')) id: string,
+    @Body() body: ChangeMeterDto,
+    @Caller() caller: Person,
+  ): Promise<void> {
     return this.changes.change(id, body, caller);
   }
 }

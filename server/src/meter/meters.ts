@@ -1,8 +1,15 @@
 import { Injectable } from '@nestjs/common';
-import type { EnterRoundDto, ReadingDto, RoundDto, RoundResultDto } from '@yugator/contracts';
-import { dateOfDayNumber, instant, judgeReading, lifeOf } from '@yugator/core';
+import type {
+  EnterRoundDto,
+  ReadingDto,
+  RoundDto,
+  RoundReadingDto,
+  RoundResultDto,
+} from '@yugator/contracts';
+import { civilDateAt, dateOfDayNumber, instant, judgeReading, lifeOf } from '@yugator/core';
 import type { Instant, MeterName, MeterStanding, Reading } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
+import { AuditTrail } from '../audit/auditTrail.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Machine } from '../machine/machine.model.js';
 import { Person } from '../people/person.model.js';
@@ -13,7 +20,7 @@ import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { faultWords, unusualWords } from './faultWords.js';
-import { jpegBytes, jpegFaults } from '../photo/jpeg.js';
+import { Photos } from '../photo/photos.js';
 import { ReadingPhoto, ReadingRow } from './meter.model.js';
 import type { ReadingSource } from './meter.model.js';
 import { meterOf, readMeters } from './readMeters.js';
@@ -32,6 +39,8 @@ export class Meters {
     private readonly work: UnitOfWork,
     private readonly calendar: SiteCalendar,
     private readonly fleet: FleetSchedule,
+    private readonly photos: Photos,
+    private readonly audit: AuditTrail,
   ) {}
 
   /** The fleet in walking order: by shed, then by place in the walk. */
@@ -52,12 +61,13 @@ export class Meters {
   /** Keeps all readings of a round, or none: every line at fault is named. */
   async enterRound(round: EnterRoundDto, caller: Person): Promise<RoundResultDto> {
     const { now } = await this.calendar.read();
-    const at = round.readAt === undefined ? now : instant(round.readAt);
+    const at = (round.readAt ?? null) === null ? now : instant(round.readAt ?? '');
     if (at > now + CLOCK_TOLERANCE_MS) {
       throw fieldProblem(
         fault('/readAt', 'future', 'The round lies in the future. Check the clock of your device.'),
       );
     }
+    const photos = await this.cleanPhotos(round);
     return this.work.run(async () => {
       await this.lock(round.readings.map((reading) => reading.machineId));
       const ids = round.readings.map(({ machineId }) => machineId);
@@ -65,18 +75,18 @@ export class Meters {
         (await this.fleet.readSome(ids)).map((scheduled) => [scheduled.machine.id, scheduled]),
       );
       const faults = round.readings.flatMap((reading, index) => {
-        const { machineId, meter = ENGINE, shown, confirmed, photo } = reading;
+        const { machineId, shown, confirmed } = reading;
         const path = `/readings/${index}`;
-        return [
-          ...faultsOf({ at, shown }, machines.get(machineId), meter, path, confirmed ?? false),
-          ...(photo === undefined ? [] : jpegFaults(photo, `${path}/photo`)),
-        ];
+        return faultsOf({ at, shown }, machines.get(machineId), meterIn(reading), path, confirmed ?? false);
       });
       faults.push(...repeated(round));
       if (faults.length) throw fieldProblem(...faults);
-      for (const { machineId, meter = ENGINE, shown, photo } of round.readings) {
-        const row = await this.keep(machineId, meter, { at, shown }, 'round', caller);
-        if (photo !== undefined) await ReadingPhoto.create({ readingId: row.id, bytes: jpegBytes(photo) });
+      await this.photos.count(photos.size, caller);
+      for (const [index, reading] of round.readings.entries()) {
+        const { machineId, shown } = reading;
+        const row = await this.keep(machineId, meterIn(reading), { at, shown }, 'round', caller);
+        const bytes = photos.get(index);
+        if (bytes) await ReadingPhoto.create({ readingId: row.id, bytes });
       }
       await this.fleet.touched(ids);
       return { kept: round.readings.length };
@@ -101,13 +111,24 @@ export class Meters {
     return { row, life: lifeOf(reading, scheduled.facts.segments) };
   }
 
-  /** Takes a mistaken reading out of the reckoning. */
-  async void(readingId: string, reason: string, caller: Person): Promise<void> {
+  /** Takes a mistaken reading out of the reckoning; an operator only a slip of their own, on the day it was made. */
+  async void(readingId: string, reason: string, caller: Person, address: string): Promise<void> {
+    const { site, today } = await this.calendar.read();
     await this.work.run(async () => {
       const row = await ReadingRow.findByPk(readingId, { lock: true });
       if (!row) throw notFound('reading');
+      const isOwn = row.enteredById === caller.id;
+      const isOfToday = civilDateAt(row.readAt.getTime() as Instant, site.timeZone) === today;
+      if (caller.role === 'operator' && !(isOwn && isOfToday && row.source === 'round')) {
+        const detail =
+          'Operators take back their own readings of today only. Ask a mechanic or the crew lead.';
+        throw new Problem(403, 'Not allowed', detail);
+      }
       if (row.voidedAt) throw new Problem(409, 'Already voided', 'This reading was voided before.');
       await this.markVoid(row, reason, caller);
+      const tag = (await Machine.findByPk(row.machineId))?.tag ?? '';
+      const subject = `${tag}, ${row.shown} h: ${reason}`;
+      await this.audit.note({ act: 'readingVoided', person: caller, subject, address });
     });
   }
 
@@ -165,6 +186,20 @@ export class Meters {
     await Machine.findAll({ where: { id: [...machineIds] }, order: ['id'], attributes: ['id'], lock: true });
   }
 
+  /** The photos of a round by the place of their reading. */
+  private async cleanPhotos({ readings }: EnterRoundDto): Promise<Map<number, Buffer>> {
+    const sent = readings.flatMap(({ photo }, index) =>
+      photo ? [{ index, base64: photo, pointer: `/readings/${index}/photo` }] : [],
+    );
+    const cleaned = await this.photos.clean(sent);
+    return new Map(
+      sent.flatMap(({ index }, place) => {
+        const bytes = cleaned[place];
+        return bytes ? [[index, bytes] as const] : [];
+      }),
+    );
+  }
+
   private keep(
     machineId: string,
     meter: MeterName,
@@ -183,6 +218,11 @@ export class Meters {
       enteredById: caller.id,
     });
   }
+}
+
+/** The meter that a line of a round means: the engine's, where it names none. */
+function meterIn({ meter }: RoundReadingDto): MeterName {
+  return meter ?? ENGINE;
 }
 
 /** What speaks against a reading. */
@@ -223,8 +263,8 @@ function lifeOfRow({ meter, readAt, shown }: ReadingRow, scheduled: ScheduledMac
 
 function repeated(round: EnterRoundDto): FieldFaultDto[] {
   const seen = new Set<string>();
-  return round.readings.flatMap(({ machineId, meter = ENGINE }, index) => {
-    const key = `${machineId} ${meter}`;
+  return round.readings.flatMap((reading, index) => {
+    const key = `${reading.machineId} ${meterIn(reading)}`;
     if (!seen.has(key)) {
       seen.add(key);
       return [];

@@ -8,15 +8,13 @@ import { toMachineDto } from '../machine/toMachineDto.js';
 import { Person } from '../people/person.model.js';
 import { fault, fieldProblem, notFound, Problem } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
-import { Allow, ForEveryRole } from '../session/allow.js';
+import { Allow, ForEveryRole, TakesLong } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { jobSheetPaper } from './jobSheetPaper.js';
-import { labelPaper } from './labelPaper.js';
 import { LabelPrinter } from './labelPrinter.js';
-import { paperOf, toPdf } from './pdf.js';
+import { PrintShop } from './printShop.js';
 import { serviceLabels } from './serviceLabel.js';
-import { serviceRecordPaper } from './serviceRecordPaper.js';
+import { IdOf } from '../gate/idParam.js';
 
 const PDF = 'application/pdf';
 
@@ -29,42 +27,44 @@ export class PaperController {
     private readonly schedule: FleetSchedule,
     private readonly calendar: SiteCalendar,
     private readonly printer: LabelPrinter,
+    private readonly shop: PrintShop,
   ) {}
 
   @ApiOperation({ summary: 'The job sheet as PDF' })
   @ForEveryRole()
+  @TakesLong()
   @Header('content-type', PDF)
   @Get('jobs/:id/sheet.pdf')
   async sheet(
-    @Param('id') id: string,
+    @Param('id', IdOf('job')) id: string,
     @Query() { paper = 'a4' }: PaperQueryDto,
     @Caller() caller: Person,
   ): Promise<StreamableFile> {
     const job = await this.sheets.get(id);
-    const content = jobSheetPaper(job, await this.unitsOf(caller));
-    return new StreamableFile(await toPdf(paperOf(paper, `Job sheet ${job.machine.tag}`, content)));
+    return this.shop.print({ kind: 'jobSheet', paper, job, units: await this.unitsOf(caller) });
   }
 
   @ApiOperation({ summary: 'The labels of a job on a sheet of labels, as PDF' })
   @ForEveryRole()
+  @TakesLong()
   @Header('content-type', PDF)
   @Get('jobs/:id/labels.pdf')
   async labels(
-    @Param('id') id: string,
+    @Param('id', IdOf('job')) id: string,
     @Query() { paper = 'a4', from = 1 }: LabelQueryDto,
   ): Promise<StreamableFile> {
     if (from > LABELS_OF_SHEET[paper]) {
       const detail = `This sheet has ${LABELS_OF_SHEET[paper]} labels. Give the first that is still there.`;
       throw fieldProblem(fault('/from', 'beyond', detail));
     }
-    return new StreamableFile(await toPdf(labelPaper(await this.labelsOf(id), paper, from)));
+    return this.shop.print({ kind: 'labels', paper, labels: await this.labelsOf(id), from });
   }
 
   @ApiOperation({ summary: 'Send the labels of a job to the label printer' })
   @Allow('crewLead', 'mechanic')
   @HttpCode(204)
   @Post('jobs/:id/labels/print')
-  async print(@Param('id') id: string): Promise<void> {
+  async print(@Param('id', IdOf('job')) id: string): Promise<void> {
     await this.printer.print(await this.labelsOf(id));
   }
 
@@ -78,15 +78,19 @@ export class PaperController {
 
   @ApiOperation({ summary: 'The service record of a machine as PDF' })
   @ForEveryRole()
+  @TakesLong()
   @Header('content-type', PDF)
   @Get('machines/:id/record.pdf')
-  async record(@Param('id') id: string, @Query() { paper = 'a4' }: PaperQueryDto): Promise<StreamableFile> {
+  async record(
+    @Param('id', IdOf('machine')) id: string,
+    @Query() { paper = 'a4' }: PaperQueryDto,
+  ): Promise<StreamableFile> {
     const scheduled = await this.schedule.readOne(id);
     if (!scheduled) throw notFound('machine');
     const { site, today } = await this.calendar.read();
     const machine = toMachineDto(scheduled);
-    const content = serviceRecordPaper(machine, await this.records.allOf(id), today, site.unitSystem);
-    return new StreamableFile(await toPdf(paperOf(paper, `Service record ${machine.tag}`, content)));
+    const records = await this.records.allOf(id);
+    return this.shop.print({ kind: 'record', paper, machine, records, today, units: site.unitSystem });
   }
 
   private async labelsOf(jobId: string) {

@@ -25,7 +25,7 @@ function rowOf(record: RecordDto, units: UnitSystem): TableCell[] {
       ],
     },
     used.join(', ') || '–',
-    record.doneBy,
+    record.signedBy ? `${record.doneBy}, signed by ${record.signedBy}` : record.doneBy,
   ];
 }
 

@@ -1,8 +1,12 @@
-import { Body, Controller, Get, Param, Post, Put } from '@nestjs/common';
+import { Body, Controller, Get, Param, Post, Put, Req } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { CreatePersonDto, PersonDto, UpdatePersonDto } from '@yugator/contracts';
+import type { FastifyRequest } from 'fastify';
+import { IdOf } from '../gate/idParam.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
+import { Caller } from '../session/caller.js';
 import { People } from './people.js';
+import { Person } from './person.model.js';
 
 @ApiTags('people')
 @Controller('api/people')
@@ -21,15 +25,24 @@ export class PeopleController {
   @ApiCreatedResponse({ type: PersonDto })
   @Allow('crewLead')
   @Post()
-  create(@Body() body: CreatePersonDto): Promise<PersonDto> {
-    return this.people.create(body);
+  create(
+    @Body() body: CreatePersonDto,
+    @Caller() caller: Person,
+    @Req() { ip: address }: FastifyRequest,
+  ): Promise<PersonDto> {
+    return this.people.create(body, { caller, address });
   }
 
   @ApiOperation({ summary: 'Change role, presence or password' })
   @ApiOkResponse({ type: PersonDto })
   @Allow('crewLead')
   @Put(':id')
-  update(@Param('id') id: string, @Body() body: UpdatePersonDto): Promise<PersonDto> {
-    return this.people.update(id, body);
+  update(
+    @Param('id', IdOf('person')) id: string,
+    @Body() body: UpdatePersonDto,
+    @Caller() caller: Person,
+    @Req() { ip: address }: FastifyRequest,
+  ): Promise<PersonDto> {
+    return this.people.update(id, body, { caller, address });
   }
 }

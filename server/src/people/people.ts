@@ -1,13 +1,24 @@
 import { Injectable } from '@nestjs/common';
-import type { CreatePersonDto, PersonDto, UpdatePersonDto } from '@yugator/contracts';
+import type { ChangePasswordDto, CreatePersonDto, PersonDto, UpdatePersonDto } from '@yugator/contracts';
 import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
+import type { Note } from '../audit/auditTrail.js';
+import { AuditTrail } from '../audit/auditTrail.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
-import { hashPassword } from '../session/password.js';
+import { KnownDevices } from '../session/knownDevices.js';
+import { Passwords } from '../session/passwords.js';
 import { Sessions } from '../session/sessions.js';
+import { SignInGuard } from '../session/signInGuard.js';
+import { passwordFaults } from './passwordFaults.js';
 import { Person } from './person.model.js';
 import { toPersonDto } from './toPersonDto.js';
+
+/** Who asks, and from where. */
+export interface By {
+  readonly caller: Person;
+  readonly address: string;
+}
 
 /** The crew and what each may do. */
 @Injectable()
@@ -15,6 +26,10 @@ export class People {
   constructor(
     private readonly work: UnitOfWork,
     private readonly sessions: Sessions,
+    private readonly passwords: Passwords,
+    private readonly guard: SignInGuard,
+    private readonly devices: KnownDevices,
+    private readonly audit: AuditTrail,
   ) {}
 
   async list(): Promise<PersonDto[]> {
@@ -22,50 +37,76 @@ export class People {
     return people.map(toPersonDto);
   }
 
-  async create(fields: CreatePersonDto): Promise<PersonDto> {
-    const passwordHash = await hashPassword(fields.password);
+  async create({ name, role, password }: CreatePersonDto, { caller, address }: By): Promise<PersonDto> {
+    const passwordHash = await this.newHash(password, name);
     return this.work.run(async () => {
-      if (await Person.findOne({ where: { name: fields.name } })) {
+      if (await Person.findOne({ where: { name } })) {
         throw fieldProblem(
           fault(
             '/name',
             'taken',
-            `There is already somebody called ${fields.name}. Add an initial to tell them apart.`,
+            `There is already somebody called ${name}. Add an initial to tell them apart.`,
           ),
         );
       }
       this.work.changed('people');
-      const person = await Person.create({
-        id: uuid(),
-        name: fields.name,
-        role: fields.role,
-        passwordHash,
-        active: true,
-        version: 1,
-      });
+      const person = await Person.create({ id: uuid(), name, role, passwordHash, active: true, version: 1 });
+      await this.audit.note({ act: 'personAdded', person: caller, subject: `${name}, ${role}`, address });
       return toPersonDto(person);
     });
   }
 
   /** Changes role, presence or password. A new password or leaving ends the person's sessions; one crew lead must remain. */
-  async update(id: string, fields: UpdatePersonDto): Promise<PersonDto> {
-    const passwordHash = fields.password ? await hashPassword(fields.password) : null;
+  async update(id: string, fields: UpdatePersonDto, by: By): Promise<PersonDto> {
+    const known = await Person.findByPk(id);
+    if (!known) throw notFound('person');
+    const passwordHash = fields.password ? await this.newHash(fields.password, known.name) : null;
     return this.work.run(async () => {
       const person = await Person.findByPk(id, { lock: true });
       if (!person) throw notFound('person');
       if (person.version !== fields.version) throw stale('person', toPersonDto(person));
       if (person.role === 'crewLead' && (fields.role !== 'crewLead' || !fields.active))
         await this.requireOtherLead(id);
+      for (const note of changesOf(person, fields, by)) await this.audit.note(note);
       await person.update({
         role: fields.role,
         active: fields.active,
         version: person.version + 1,
-        ...(passwordHash ? { passwordHash } : {}),
+        passwordHash: passwordHash ?? person.passwordHash,
       });
       if (passwordHash || !fields.active) await this.sessions.endAll(id);
       this.work.changed('people');
       return toPersonDto(person);
     });
+  }
+
+  /** Gives somebody another password who knows the present one, and ends their sessions everywhere else. */
+  async changeOwnPassword(
+    caller: Person,
+    { present, password }: ChangePasswordDto,
+    sessionId: string,
+    { address, deviceCookie }: { address: string; deviceCookie: string | undefined },
+  ): Promise<void> {
+    const isKnownDevice = (await this.devices.people(deviceCookie)).includes(caller.id);
+    await this.guard.attempt({ account: caller.id, address, isKnownDevice }, async () => {
+      if (await this.passwords.matches(present, caller.passwordHash)) return;
+      throw fieldProblem(
+        fault('/present', 'wrong', 'This is not your present password. Check it and try again.'),
+      );
+    });
+    const passwordHash = await this.newHash(password, caller.name);
+    await this.work.run(async () => {
+      await caller.update({ passwordHash, version: caller.version + 1 });
+      await this.sessions.endAll(caller.id, sessionId);
+      await this.audit.note({ act: 'passwordChanged', person: caller, subject: caller.name, address });
+      this.work.changed('people');
+    });
+  }
+
+  private newHash(password: string, name: string): Promise<string> {
+    const faults = passwordFaults(password, name);
+    if (faults.length) throw fieldProblem(...faults);
+    return this.passwords.hash(password);
   }
 
   private async requireOtherLead(id: string): Promise<void> {
@@ -79,4 +120,16 @@ export class People {
       );
     }
   }
+}
+
+/** What a change of somebody is called in the audit list. */
+function changesOf(person: Person, fields: UpdatePersonDto, { caller, address }: By): Note[] {
+  const note = (act: Note['act'], subject: string): Note => ({ act, subject, person: caller, address });
+  const notes: Note[] = [];
+  if (fields.role !== person.role)
+    notes.push(note('roleChanged', `${person.name}: ${person.role} to ${fields.role}`));
+  if (fields.active !== person.active)
+    notes.push(note(fields.active ? 'personReturned' : 'personLeft', person.name));
+  if (fields.password) notes.push(note('passwordChanged', person.name));
+  return notes;
 }

@@ -10,7 +10,7 @@ function answerTo(error: unknown): { status: number; title: string; detail: stri
     sent: false,
     raw: { headersSent: false },
     status: () => reply,
-    header: () => reply,
+    headers: () => reply,
     send: (text: string) => (body = text),
   };
   const host = { switchToHttp: () => ({ getResponse: () => reply }) } as unknown as ArgumentsHost;
@@ -46,6 +46,9 @@ describe('what went wrong', () => {
       status: 409,
       detail: 'Look again.',
     });
-    expect(answerTo(new HttpException('Too big', 413))).toMatchObject({ status: 413, detail: 'Too big' });
+    expect(answerTo(new HttpException('entity.too.large', 413))).toMatchObject({
+      status: 413,
+      detail: expect.stringContaining('Send less'),
+    });
   });
 });

@@ -1,27 +1,10 @@
 import { Catch, HttpException, Logger } from '@nestjs/common';
 import type { ArgumentsHost, ExceptionFilter } from '@nestjs/common';
-import { ThrottlerException } from '@nestjs/throttler';
-import type { ProblemDto } from '@yugator/contracts';
 import type { FastifyReply } from 'fastify';
-import { databaseErrno } from '../database/unitOfWork.js';
-import { Problem } from './problem.js';
-
-/** MariaDB: disk full; table full. */
-const DISK_FULL = new Set([1021, 1114]);
-/** What MariaDB appends where writing a file met the system's "no space left on device". */
-const NO_SPACE = 'Errcode: 28';
-
-function isDiskFull(error: unknown): boolean {
-  return (
-    DISK_FULL.has(databaseErrno(error) ?? 0) || (error instanceof Error && error.message.includes(NO_SPACE))
-  );
-}
-
-const DISK_FULL_PROBLEM = new Problem(
-  507,
-  'The disk is full',
-  'Nothing was saved, because the disk of the server is full. Free some space there and try again; what you typed is still here.',
-);
+import { databaseProblem } from './databaseProblem.js';
+import { busy, Problem } from './problem.js';
+import { problemDocument, problemHeaders } from './problemDocument.js';
+import { statusProblem } from './statusProblem.js';
 
 const UNEXPECTED = new Problem(
   500,
@@ -29,23 +12,24 @@ const UNEXPECTED = new Problem(
   'Nothing was saved. Try again; if it happens again, tell whoever looks after Yugator.',
 );
 
-function ofHttp(error: HttpException): Problem {
-  if (error instanceof ThrottlerException) {
-    return new Problem(
-      429,
-      'Too many attempts',
-      'Too many attempts to sign in. Wait a minute and try again.',
-    );
-  }
-  const status = error.getStatus();
-  return new Problem(status, status === 404 ? 'Not found' : 'Not accepted', error.message);
-}
+const TOO_LONG = busy(
+  'It took too long',
+  'Yugator did not come to an answer in time. Look whether it was saved, and try again in a moment.',
+  5,
+);
 
 /** Errors that the HTTP framework itself raises carry their status. */
 function ofFramework(error: unknown): Problem | null {
+  if (error instanceof HttpException) return statusProblem(error.getStatus());
   if (!(error instanceof Error) || !('statusCode' in error) || typeof error.statusCode !== 'number')
     return null;
-  return error.statusCode < 500 ? new Problem(error.statusCode, 'Not accepted', error.message) : null;
+  if ('code' in error && error.code === 'FST_ERR_HANDLER_TIMEOUT') return TOO_LONG;
+  return error.statusCode < 500 ? statusProblem(error.statusCode) : null;
+}
+
+/** The refusal that an error stands for; null where nothing foresaw it. */
+export function problemOf(error: unknown): Problem | null {
+  return error instanceof Problem ? error : (databaseProblem(error) ?? ofFramework(error));
 }
 
 /** The one place where what went wrong becomes an HTTP answer. */
@@ -55,28 +39,12 @@ export class ProblemFilter implements ExceptionFilter {
 
   catch(error: unknown, host: ArgumentsHost): void {
     const reply = host.switchToHttp().getResponse<FastifyReply>();
-    const problem = this.problemOf(error);
-    const body: ProblemDto = {
-      type: 'about:blank',
-      title: problem.title,
-      status: problem.status,
-      detail: problem.detail,
-      ...(problem.faults.length ? { errors: [...problem.faults] } : {}),
-      ...(problem.current ? { current: problem.current } : {}),
-    };
+    const problem = problemOf(error) ?? this.unexpected(error);
     if (reply.sent || reply.raw.headersSent) return;
-    void reply
-      .status(problem.status)
-      .header('content-type', 'application/problem+json')
-      .send(JSON.stringify(body));
+    void reply.status(problem.status).headers(problemHeaders(problem)).send(problemDocument(problem));
   }
 
-  private problemOf(error: unknown): Problem {
-    if (error instanceof Problem) return error;
-    if (error instanceof HttpException) return ofHttp(error);
-    if (isDiskFull(error)) return DISK_FULL_PROBLEM;
-    const known = ofFramework(error);
-    if (known) return known;
+  private unexpected(error: unknown): Problem {
     this.logger.error(error instanceof Error ? `${error.name}\n${error.stack ?? ''}` : String(error));
     return UNEXPECTED;
   }

@@ -1,4 +1,14 @@
+import { MOST_FAULTS } from '@yugator/contracts';
 import type { FieldFaultDto } from '@yugator/contracts';
+
+interface ProblemMore {
+  /** how the shared thing stands now */
+  readonly current?: object;
+  /** seconds after which it is worth another try */
+  readonly retryAfter?: number;
+  /** the connection ends with the answer, because the rest of the request is not read */
+  readonly endsConnection?: boolean;
+}
 
 /** A refusal that goes to the client as problem details (RFC 9457). */
 export class Problem extends Error {
@@ -9,14 +19,15 @@ export class Problem extends Error {
     readonly title: string,
     readonly detail: string,
     readonly faults: readonly FieldFaultDto[] = [],
-    readonly current?: object,
+    readonly more: ProblemMore = {},
   ) {
     super(`${title}: ${detail}`);
   }
 }
 
-/** 422: fields at fault, each with its own sentence. */
-export function fieldProblem(...faults: FieldFaultDto[]): Problem {
+/** 422: fields at fault, each with its own sentence; of very many, the first twenty. */
+export function fieldProblem(...all: FieldFaultDto[]): Problem {
+  const faults = all.slice(0, MOST_FAULTS);
   return new Problem(
     422,
     'Something needs correcting',
@@ -45,6 +56,11 @@ export function stale(what: string, current: object): Problem {
     'Changed meanwhile',
     `Somebody else changed this ${what} meanwhile. Look at how it stands now and try again.`,
     [],
-    current,
+    { current },
   );
+}
+
+/** 503: it works, but not now. `seconds` until another try is worth it. */
+export function busy(title: string, detail: string, seconds: number): Problem {
+  return new Problem(503, title, detail, [], { retryAfter: seconds });
 }

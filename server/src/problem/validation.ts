@@ -1,35 +1,15 @@
-import { ValidationPipe } from '@nestjs/common';
-import type { FieldFaultDto } from '@yugator/contracts';
-import type { ValidationError } from 'class-validator';
-import { fault, fieldProblem } from './problem.js';
+import { Injectable } from '@nestjs/common';
+import type { ArgumentMetadata, PipeTransform } from '@nestjs/common';
+import { checkBody } from '@yugator/contracts';
+import { fieldProblem } from './problem.js';
 
-/** JSON pointers escape `~` and `/` (RFC 6901). */
-function escaped(key: string): string {
-  return key.replaceAll('~', '~0').replaceAll('/', '~1');
-}
-
-function faultsOf(errors: readonly ValidationError[], path: string): FieldFaultDto[] {
-  return errors.flatMap((error) => {
-    const pointer = `${path}/${escaped(error.property)}`;
-    // Of several rules broken, the one applied first is the most basic, here as in the forms.
-    const [code, message] = Object.entries(error.constraints ?? {})[0] ?? [];
-    const own =
-      code === 'whitelistValidation'
-        ? [fault(pointer, 'unknownField', `There is no field "${error.property}". Leave it out.`)]
-        : code && message
-          ? [fault(pointer, code, message)]
-          : [];
-    return [...own, ...faultsOf(error.children ?? [], pointer)];
-  });
-}
-
-/** Checks every body and query against its class in `contracts`; unknown properties are refused. */
-export function validation(): ValidationPipe {
-  return new ValidationPipe({
-    transform: true,
-    whitelist: true,
-    forbidNonWhitelisted: true,
-    forbidUnknownValues: true,
-    exceptionFactory: (errors) => fieldProblem(...faultsOf(errors, '')),
-  });
+/** Checks every body and query against its class in `contracts`; what has no class there goes through as it is. */
+@Injectable()
+export class Validation implements PipeTransform {
+  transform(value: unknown, { type, metatype }: ArgumentMetadata): unknown {
+    if ((type !== 'body' && type !== 'query') || !metatype || metatype === Object) return value;
+    const checked = checkBody(metatype as new () => object, value ?? {});
+    if (checked.faults) throw fieldProblem(...checked.faults);
+    return checked.value;
+  }
 }

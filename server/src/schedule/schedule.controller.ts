@@ -12,6 +12,7 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 import { FleetSchedule } from './fleetSchedule.js';
 import type { ScheduledMachine } from './fleetSchedule.js';
 import { toFleetLines } from './toDueLine.js';
+import { IdOf } from '../gate/idParam.js';
 
 const LAST_MILESTONE_HOURS = 500;
 const WEEKS_SHOWN = 52;
@@ -37,7 +38,7 @@ export class ScheduleController {
   @ApiOkResponse({ type: [MilestoneDto] })
   @ForEveryRole()
   @Get('machines/:id/milestones')
-  async milestones(@Param('id') id: string): Promise<MilestoneDto[]> {
+  async milestones(@Param('id', IdOf('machine')) id: string): Promise<MilestoneDto[]> {
     const scheduled = await this.require(id);
     const { items } = scheduled.facts;
     const per = (meter: MeterName) => scheduled.schedule.meters.get(meter)?.engineHoursPerHour ?? 1;
@@ -55,7 +56,7 @@ export class ScheduleController {
   @ApiOkResponse({ type: [WeekOfUseDto] })
   @ForEveryRole()
   @Get('machines/:id/use')
-  async use(@Param('id') id: string): Promise<WeekOfUseDto[]> {
+  async use(@Param('id', IdOf('machine')) id: string): Promise<WeekOfUseDto[]> {
     const { today } = await this.calendar.read();
     const { schedule } = await this.require(id);
     return weeksOfUse(schedule.points, schedule.plan, today, WEEKS_SHOWN);
@@ -67,7 +68,7 @@ export class ScheduleController {
   @ApiOkResponse({ type: [EvidenceDto] })
   @ForEveryRole()
   @Get('machines/:id/evidence')
-  proposals(@Param('id') id: string): Promise<EvidenceDto[]> {
+  proposals(@Param('id', IdOf('machine')) id: string): Promise<EvidenceDto[]> {
     return this.evidence.of(id);
   }
 
@@ -76,8 +77,8 @@ export class ScheduleController {
   @Allow('crewLead')
   @Post('machines/:id/evidence/:itemId')
   answer(
-    @Param('id') id: string,
-    @Param('itemId') itemId: string,
+    @Param('id', IdOf('machine')) id: string,
+    @Param('itemId', IdOf('item')) itemId: string,
     @Body() { answer }: AnswerEvidenceDto,
     @Caller() caller: Person,
   ): Promise<EvidenceDto[]> {

@@ -236,7 +236,13 @@ describe('the schedule of the fleet', () => {
     const oilAt = async () =>
       (await machine()).lines.find(({ itemId }) => itemId === yard.crew.oil)?.limits[0]?.at;
     expect(await oilAt()).toBe(97);
-    const fields = { hoursGrid: 'onMeter', unitSystem: 'us', staleAfterDays: 5, version: 1 };
+    const fields = {
+      hoursGrid: 'onMeter',
+      unitSystem: 'us',
+      staleAfterDays: 5,
+      sessionIdleDays: 14,
+      version: 1,
+    };
     expect((await put<SiteSettingsDto>('/site', fields)).body).toMatchObject({
       hoursGrid: 'onMeter',
       version: 2,

@@ -1,7 +1,7 @@
 import { Body, Controller, Get, Put } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { SeasonsDto, UpdateSeasonsDto } from '@yugator/contracts';
-import { Allow, ForEveryRole } from '../session/allow.js';
+import { Allow, ForEveryRole, TakesList } from '../session/allow.js';
 import { Seasons } from './seasons.js';
 
 @ApiTags('seasons')
@@ -20,6 +20,7 @@ export class SeasonsController {
   @ApiOperation({ summary: 'Write all seasons anew' })
   @ApiOkResponse({ type: SeasonsDto })
   @Allow('crewLead')
+  @TakesList()
   @Put()
   update(@Body() body: UpdateSeasonsDto): Promise<SeasonsDto> {
     return this.seasons.update(body);

@@ -1,15 +1,67 @@
-import { SetMetadata } from '@nestjs/common';
+import { RouteConfig } from '@nestjs/platform-fastify';
 import { ROLES } from '@yugator/contracts';
 import type { Role } from '@yugator/contracts';
+import 'reflect-metadata';
 
-export const ALLOWED = 'allowedRoles';
-export const PUBLIC = 'public';
+/** What the gate lets through to a route, known before anything of the request's body is read. */
+export interface RouteRules {
+  /** who may call it; a route that names nobody, and is not public, is refused to everybody */
+  readonly roles: readonly Role[];
+  /** anybody may call it, signed in or not */
+  readonly isPublic: boolean;
+  /** bytes of a body at most */
+  readonly bodyBytes: number;
+  /** milliseconds within which the body must be there */
+  readonly bodyMs: number;
+  /** milliseconds within which it is answered */
+  readonly answerMs: number;
+  /** the handler takes the bytes as they came and reads them elsewhere than in this thread */
+  readonly isRaw: boolean;
+}
 
-/** The roles that may call a route. A route that states none, and is not public, is refused to everybody. */
-export const Allow = (...roles: readonly Role[]) => SetMetadata(ALLOWED, roles);
+const KB = 1024;
+
+export const USUAL_RULES: RouteRules = {
+  ...{ roles: [], isPublic: false, bodyBytes: 64 * KB, bodyMs: 15_000, answerMs: 10_000, isRaw: false },
+};
+
+const RULES = 'routeRules';
+
+/** The rules that a handler or its decorators state; the usual ones for the rest. */
+export function rulesOf(handler: object): RouteRules {
+  return { ...USUAL_RULES, ...(Reflect.getMetadata(RULES, handler) as Partial<RouteRules> | undefined) };
+}
+
+function Rule(rules: Partial<RouteRules>): MethodDecorator {
+  return (target, key, descriptor) => {
+    const handler = descriptor.value as object;
+    const before = Reflect.getMetadata(RULES, handler) as Partial<RouteRules> | undefined;
+    Reflect.defineMetadata(RULES, { ...before, ...rules }, handler);
+    RouteConfig({ rules: rulesOf(handler) })(target, key, descriptor as TypedPropertyDescriptor<unknown>);
+  };
+}
+
+/** The roles that may call a route. */
+export const Allow = (...roles: readonly Role[]) => Rule({ roles });
 
 /** Every role may call the route, but somebody must be signed in. */
 export const ForEveryRole = () => Allow(...ROLES);
 
 /** Anybody may call the route, signed in or not. */
-export const Public = () => SetMetadata(PUBLIC, true);
+export const Public = () => Rule({ isPublic: true });
+
+/** A longer list than usual: a chart of 200 lines, a round of 2,000 readings. */
+export const TakesList = () => Rule({ bodyBytes: 512 * KB });
+
+/** Photos: one of 3 MB, or a round's smaller ones. A weak signal takes its time. */
+export const TakesPhotos = () => Rule({ bodyBytes: 8192 * KB, bodyMs: 120_000, answerMs: 130_000 });
+
+/** A whole file, read and written by a thread of its own. */
+export const TakesFile = () =>
+  Rule({ bodyBytes: 24 * KB * KB, bodyMs: 120_000, answerMs: 300_000, isRaw: true });
+
+/** Answered by a thread of its own that may have others to serve first. */
+export const TakesLong = () => Rule({ answerMs: 60_000 });
+
+/** Stays open for hours: a feed of what changes. */
+export const StaysOpen = () => Rule({ answerMs: 2 ** 31 - 1 });

@@ -4,11 +4,22 @@ import type { FastifyRequest } from 'fastify';
 import type { Person } from '../people/person.model.js';
 
 /** A request of somebody who is signed in. */
-export type CallerRequest = FastifyRequest & { caller?: Person };
+export type CallerRequest = FastifyRequest & {
+  caller?: Person;
+  /** the session that it is made under */
+  sessionId?: string;
+};
 
 /** The person who calls a route that needs sign-in. */
 export const Caller = createParamDecorator((_: unknown, context: ExecutionContext): Person => {
   const { caller } = context.switchToHttp().getRequest<CallerRequest>();
   if (!caller) throw new Error('A route that asks for its caller must not be public.');
   return caller;
+});
+
+/** The id of the session under which a route that needs sign-in is called. */
+export const SessionId = createParamDecorator((_: unknown, context: ExecutionContext): string => {
+  const { sessionId } = context.switchToHttp().getRequest<CallerRequest>();
+  if (!sessionId) throw new Error('A route that asks for its session must not be public.');
+  return sessionId;
 });

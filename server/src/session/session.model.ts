@@ -1,13 +1,21 @@
 import { BelongsTo, Column, DataType, ForeignKey, Model, Table } from 'sequelize-typescript';
-import { Moment, Ref } from '../database/columns.js';
+import { Flag, Id, Moment, Ref, Text } from '../database/columns.js';
 import { Person } from '../people/person.model.js';
 
 /** Somebody signed in on a device. The token itself is only in the cookie. */
 @Table({ tableName: 'sessions' })
 export class Session extends Model {
-  @Column({ type: DataType.CHAR(64), primaryKey: true }) declare tokenHash: string;
+  @Id declare id: string;
+  @Column({ type: DataType.CHAR(64), allowNull: false }) declare tokenHash: string;
   @ForeignKey(() => Person) @Ref declare personId: string;
+  /** the browser and system, as it says itself */
+  @Text declare device: string;
+  @Text declare address: string;
+  /** the person's own device, which nobody else picks up */
+  @Flag declare isOwnDevice: boolean;
   @Moment declare createdAt: Date;
+  @Moment declare lastSeenAt: Date;
+  /** when it ends, if nothing is asked under it until then */
   @Moment declare expiresAt: Date;
   @BelongsTo(() => Person) declare person?: Person;
 }

@@ -1,14 +1,32 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
+import { OWN_DEVICE_DAYS } from '@yugator/contracts';
 import { Op } from 'sequelize';
+import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
-import { Person } from '../people/person.model.js';
-import { Problem } from '../problem/problem.js';
-import { SESSION_DAYS } from './cookie.js';
-import { passwordMatches } from './password.js';
+import type { Person } from '../people/person.model.js';
+import { Person as PersonRow } from '../people/person.model.js';
+import { Site, SITE_DEFAULTS } from '../site/site.model.js';
 import { Session } from './session.model.js';
 
 const MS_PER_DAY = 86_400_000;
+/** A session is noted as in use at most this often, so that reading does not write all the time. */
+const NOTED_EVERY_MS = 10 * 60_000;
+/** Sessions of one person; of more, the one that was used longest ago ends. */
+const MOST_SESSIONS = 50;
+
+/** On what somebody signs in. */
+export interface Device {
+  readonly device: string;
+  readonly address: string;
+  readonly isOwnDevice: boolean;
+}
+
+/** A token for the cookie, and for how many days it holds without use. */
+export interface Token {
+  readonly token: string;
+  readonly days: number;
+}
 
 function hashOf(token: string): string {
   return createHash('sha256').update(token).digest('hex');
@@ -19,47 +37,84 @@ function hashOf(token: string): string {
 export class Sessions {
   constructor(private readonly clock: Clock) {}
 
-  /** Signs somebody in and returns the token for the cookie. Refuses a wrong name or password without saying which. */
-  async signIn(name: string, password: string): Promise<{ token: string; person: Person }> {
-    const person = await Person.findOne({ where: { name } });
-    const matches = await passwordMatches(password, person?.active ? person.passwordHash : null);
-    if (!person || !matches) {
-      throw new Problem(
-        401,
-        'Not signed in',
-        'Name and password do not go together. Check both and try again.',
-      );
-    }
-    return { token: await this.begin(person), person };
-  }
-
   /** Begins a session of `person` and returns its token. */
-  async begin(person: Person): Promise<string> {
+  async begin(person: Person, device: Device): Promise<Token> {
     const token = randomBytes(32).toString('base64url');
     const now = this.clock.now();
-    await Session.destroy({ where: { expiresAt: { [Op.lt]: new Date(now) } } });
+    const days = await this.idleDays(device.isOwnDevice);
+    await this.forgetEnded();
     await Session.create({
-      tokenHash: hashOf(token),
-      personId: person.id,
-      createdAt: new Date(now),
-      expiresAt: new Date(now + SESSION_DAYS * MS_PER_DAY),
+      ...{ ...device, id: uuid(), tokenHash: hashOf(token), personId: person.id },
+      ...{
+        createdAt: new Date(now),
+        lastSeenAt: new Date(now),
+        expiresAt: new Date(now + days * MS_PER_DAY),
+      },
     });
-    return token;
+    await this.keepLatest(person.id);
+    return { token, days };
   }
 
-  /** Who holds `token`; null once it expired, was signed out, or the person left. */
-  async personOf(token: string): Promise<Person | null> {
-    const session = await Session.findByPk(hashOf(token), { include: Person });
+  /** The session of `token` with its person; null once it ended, was idle for too long, or the person left. */
+  async find(token: string): Promise<(Session & { person: PersonRow }) | null> {
+    const session = await Session.findOne({ where: { tokenHash: hashOf(token) }, include: PersonRow });
     if (!session?.person?.active || session.expiresAt.getTime() <= this.clock.now()) return null;
-    return session.person;
+    return session as Session & { person: PersonRow };
   }
 
-  async signOut(token: string): Promise<void> {
-    await Session.destroy({ where: { tokenHash: hashOf(token) } });
+  /** Notes that a session is in use. Returns for how many days its cookie holds from now on; null where it was noted lately. */
+  async note(session: Session, address: string): Promise<number | null> {
+    const now = this.clock.now();
+    if (now - session.lastSeenAt.getTime() < NOTED_EVERY_MS) return null;
+    const days = await this.idleDays(session.isOwnDevice);
+    await session.update({
+      address,
+      lastSeenAt: new Date(now),
+      expiresAt: new Date(now + days * MS_PER_DAY),
+    });
+    return days;
   }
 
-  /** Ends all sessions of a person: after a new password, or on leaving. */
-  async endAll(personId: string): Promise<void> {
-    await Session.destroy({ where: { personId } });
+  /** Whether the session of this id still holds. */
+  async holds(id: string): Promise<boolean> {
+    const session = await Session.findByPk(id, { include: PersonRow });
+    return Boolean(session?.person?.active) && (session?.expiresAt.getTime() ?? 0) > this.clock.now();
+  }
+
+  /** Those of a person, the last used first. */
+  async of(personId: string): Promise<Session[]> {
+    return Session.findAll({
+      where: { personId, expiresAt: { [Op.gt]: new Date(this.clock.now()) } },
+      order: [
+        ['lastSeenAt', 'DESC'],
+        ['id', 'DESC'],
+      ],
+    });
+  }
+
+  /** Ends one session of a person; false where there is none of that id. */
+  async end(personId: string, id: string): Promise<boolean> {
+    return (await Session.destroy({ where: { personId, id } })) > 0;
+  }
+
+  /** Ends all sessions of a person, but for one: after a new password, or on leaving. */
+  async endAll(personId: string, exceptId: string | null = null): Promise<void> {
+    await Session.destroy({ where: { personId, ...(exceptId ? { id: { [Op.ne]: exceptId } } : {}) } });
+  }
+
+  /** Forgets sessions that ended by themselves. */
+  async forgetEnded(): Promise<void> {
+    await Session.destroy({ where: { expiresAt: { [Op.lt]: new Date(this.clock.now()) } } });
+  }
+
+  private async keepLatest(personId: string): Promise<void> {
+    const older = (await this.of(personId)).slice(MOST_SESSIONS);
+    if (older.length) await Session.destroy({ where: { id: older.map(({ id }) => id) } });
+  }
+
+  private async idleDays(isOwnDevice: boolean): Promise<number> {
+    if (isOwnDevice) return OWN_DEVICE_DAYS;
+    const site = await Site.findOne({ attributes: ['sessionIdleDays'] });
+    return site?.sessionIdleDays ?? SITE_DEFAULTS.sessionIdleDays;
   }
 }

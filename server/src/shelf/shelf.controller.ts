@@ -5,6 +5,7 @@ import { Person } from '../people/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Shelf } from './shelf.js';
+import { IdOf } from '../gate/idParam.js';
 
 @ApiTags('shelf')
 @Controller('api/articles')
@@ -21,7 +22,7 @@ export class ShelfController {
 
   @ApiOperation({ summary: 'Put a new article on the shelf' })
   @ApiCreatedResponse({ type: ArticleDto })
-  @Allow('crewLead')
+  @Allow('crewLead', 'mechanic')
   @Post()
   create(@Body() body: CreateArticleDto): Promise<ArticleDto> {
     return this.shelf.create(body);
@@ -31,7 +32,11 @@ export class ShelfController {
   @ApiCreatedResponse({ type: ArticleDto })
   @Allow('crewLead', 'mechanic')
   @Post(':id/movements')
-  act(@Param('id') id: string, @Body() body: StockActDto, @Caller() caller: Person): Promise<ArticleDto> {
+  act(
+    @Param('id', IdOf('article')) id: string,
+    @Body() body: StockActDto,
+    @Caller() caller: Person,
+  ): Promise<ArticleDto> {
     return this.shelf.act(id, body, caller);
   }
 }

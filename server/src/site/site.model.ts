@@ -14,6 +14,8 @@ export class Site extends Model {
   @Text declare hoursGrid: HoursGrid;
   @Text declare unitSystem: UnitSystem;
   @Whole declare staleAfterDays: number;
+  /** days without use after which a session ends */
+  @Whole declare sessionIdleDays: number;
   /** an hour's work in minor units of the currency; null where it is not reckoned */
   @OptionalWhole declare labourRateMinor: number | null;
   /** by rule; null while nothing was chosen */
@@ -31,6 +33,7 @@ export const SITE_DEFAULTS = {
   hoursGrid: 'sinceDone',
   unitSystem: 'metric',
   staleAfterDays: STALE_AFTER_DAYS,
+  sessionIdleDays: 14,
   labourRateMinor: null,
   panLitres: 8,
   extractorLitres: 6,

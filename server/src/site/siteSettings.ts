@@ -4,8 +4,9 @@ import { UnitOfWork } from '../database/unitOfWork.js';
 import { notFound, stale } from '../problem/problem.js';
 import { Site } from './site.model.js';
 
-function toDto({ hoursGrid, unitSystem, staleAfterDays, labourRateMinor, version }: Site): SiteSettingsDto {
-  return { hoursGrid, unitSystem, staleAfterDays, labourRateMinor, version };
+function toDto(site: Site): SiteSettingsDto {
+  const { hoursGrid, unitSystem, staleAfterDays, sessionIdleDays, labourRateMinor, version } = site;
+  return { hoursGrid, unitSystem, staleAfterDays, sessionIdleDays, labourRateMinor, version };
 }
 
 /** What holds for the whole site. */
@@ -19,18 +20,12 @@ export class SiteSettings {
     return toDto(site);
   }
 
-  async update({
-    version,
-    hoursGrid,
-    unitSystem,
-    staleAfterDays,
-    labourRateMinor,
-  }: UpdateSiteSettingsDto): Promise<SiteSettingsDto> {
+  async update({ version, ...settings }: UpdateSiteSettingsDto): Promise<SiteSettingsDto> {
     return this.work.run(async () => {
       const site = await Site.findOne({ lock: true });
       if (!site) throw notFound('site');
       if (site.version !== version) throw stale('page of settings', toDto(site));
-      await site.update({ hoursGrid, unitSystem, staleAfterDays, labourRateMinor, version: version + 1 });
+      await site.update({ ...settings, version: version + 1 });
       this.work.changed('site', 'machines', 'jobs');
       return toDto(site);
     });

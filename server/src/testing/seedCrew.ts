@@ -12,6 +12,7 @@ import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
 import { Site, SITE_DEFAULTS } from '../site/site.model.js';
 
 export const PASSWORD = 'a short sentence';
+const DEVICE = { device: 'A program', address: '127.0.0.1', isOwnDevice: false };
 
 /** Ids and tokens of the small crew that server tests work with. */
 export interface Crew {
@@ -96,7 +97,7 @@ export async function seedCrew(clock: Clock): Promise<Crew> {
       active: true,
       version: 1,
     });
-    tokens[role] = await sessions.begin(person);
+    tokens[role] = (await sessions.begin(person, DEVICE)).token;
   }
   const book = uuid();
   await Book.create({ id: book, name: 'Test book', machineClass: 'zeroTurn', meter: 'engine', version: 1 });

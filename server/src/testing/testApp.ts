@@ -3,10 +3,9 @@ import type { Role } from '@yugator/contracts';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { SetClock } from '../clock/clock.js';
 import { createApp } from '../createApp.js';
-import { migrator } from '../database/migrator.js';
 import { seedCrew } from './seedCrew.js';
 import type { Crew } from './seedCrew.js';
-import { testDatabase } from './testDatabase.js';
+import { makeSchema, testDatabase } from './testDatabase.js';
 
 interface Answer<T = Record<string, unknown>> {
   readonly status: number;
@@ -18,6 +17,8 @@ interface Asking {
   readonly as?: Role;
   readonly body?: unknown;
   readonly key?: string;
+  /** in place of the role's own */
+  readonly cookie?: string;
 }
 
 /** The application over a database of its own, with a small crew and a clock that stands at noon on 13 May 2027. */
@@ -31,14 +32,17 @@ export interface TestApp {
   close(): Promise<void>;
 }
 
+export const SET_UP_CODE = 'TEST-CODE';
 export const NOON = instant('2027-05-13T11:00:00Z');
 
 export async function testApp(): Promise<TestApp> {
   const database = await testDatabase();
-  await migrator(database.sequelize).up();
+  await makeSchema(database.sequelize);
   const clock = new SetClock(NOON);
   const crew = await seedCrew(clock);
-  const app = await createApp({ sequelize: database.sequelize, clock });
+  const app = await createApp({
+    ...{ sequelize: database.sequelize, databaseUrl: database.url, clock, setUpCode: SET_UP_CODE },
+  });
   return {
     app,
     clock,
@@ -51,6 +55,7 @@ export async function testApp(): Promise<TestApp> {
         url: path,
         headers: {
           ...(role ? { cookie: `yugator_session=${crew.tokens[role]}` } : {}),
+          ...(asking.cookie ? { cookie: asking.cookie } : {}),
           ...(asking.key ? { 'idempotency-key': asking.key } : {}),
           ...(asking.body === undefined ? {} : { 'content-type': 'application/json' }),
         },

@@ -1,6 +1,20 @@
 import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import type { Sequelize } from 'sequelize-typescript';
 import { connect } from '../database/connect.js';
+
+/** Makes the schema as the migrations leave it. */
+export async function makeSchema(sequelize: Sequelize): Promise<void> {
+  const file = process.env['TEST_SCHEMA'];
+  if (!file) throw new Error('TEST_SCHEMA is missing: run the tests through their jest.config.cjs.');
+  // One connection for all of it: that tables refer to each other is not checked meanwhile.
+  await sequelize.transaction(async () => {
+    await sequelize.query('SET SESSION foreign_key_checks = 0');
+    for (const statement of JSON.parse(readFileSync(file, 'utf8')) as string[])
+      await sequelize.query(statement);
+    await sequelize.query('SET SESSION foreign_key_checks = 1');
+  });
+}
 
 /** A connection to a new, empty database; `drop` removes it. */
 export async function testDatabase(): Promise<{ sequelize: Sequelize; url: string; drop(): Promise<void> }> {

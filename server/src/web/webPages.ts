@@ -1,8 +1,10 @@
+import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fastifyStatic from '@fastify/static';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
-import type { FastifyReply, FastifyRequest } from 'fastify';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import { pagePolicy } from '../gate/securityHeaders.js';
 
 const NONCE = '__CSP_NONCE__';
 const YEAR_SECONDS = 365 * 86_400;
@@ -16,26 +18,29 @@ function wantsPage(request: FastifyRequest): boolean {
 }
 
 /**
- * Serves the built web from `folder`: files under /assets for good, and for every other address the page, with a fresh
- * nonce for its styles.
+ * Serves the built web from `folder`: files under /assets for good, compressed as the build prepared them, and for every other
+ * address the page, with a fresh nonce for its styles.
  */
 export async function serveWeb(app: NestFastifyApplication, folder: string): Promise<void> {
   const index = join(folder, 'index.html');
   if (!existsSync(index)) throw new Error(`The web is not built: ${index} is missing. Run npm run build.`);
   const page = readFileSync(index, 'utf8');
-  const fastify = app.getHttpAdapter().getInstance();
+  const fastify = app.getHttpAdapter().getInstance() as unknown as FastifyInstance;
   await app.register(fastifyStatic, {
     root: folder,
     index: false,
     wildcard: false,
+    preCompressed: true,
     maxAge: YEAR_SECONDS * 1000,
     immutable: true,
   });
-  const send = (_request: FastifyRequest, reply: FastifyReply) =>
-    reply
-      .header('cache-control', 'no-store')
+  const send = (_request: FastifyRequest, reply: FastifyReply) => {
+    const nonce = randomBytes(16).toString('hex');
+    return reply
+      .headers({ 'cache-control': 'no-store', 'content-security-policy': pagePolicy(nonce) })
       .type('text/html')
-      .send(page.replaceAll(NONCE, reply.cspNonce.style));
+      .send(page.replaceAll(NONCE, nonce));
+  };
   fastify.get('/', send);
   fastify.addHook('onRequest', (request, reply, done) => {
     if (request.is404 && wantsPage(request)) void send(request, reply);

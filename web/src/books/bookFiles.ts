@@ -5,7 +5,7 @@ import type { ChartColumn, ChartMark } from '@yugator/core';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { ValidationError } from 'class-validator';
-import Papa from 'papaparse';
+import { csvRows, csvText } from '../csv/csv.js';
 import { draftOf, fieldsOf, parseColumn } from './bookDraft.js';
 import type { BookDraft, DraftLine } from './bookDraft.js';
 import { columnText } from './columnText.js';
@@ -29,7 +29,7 @@ export function csvOf({ columns, lines }: BookDraft): string {
     ...[line.name, line.action, line.component, line.minutes, line.reference, line.note],
     ...line.marks.map((mark) => mark ?? ''),
   ]);
-  return Papa.unparse([head, ...rows]);
+  return csvText([head, ...rows]);
 }
 
 function sentences(errors: readonly ValidationError[], path: string): string[] {
@@ -118,8 +118,7 @@ function readLine(
 }
 
 function readCsv(text: string, into: BookDraft): BookRead {
-  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
-  const [head = [], ...rows] = data;
+  const [head = [], ...rows] = csvRows(text);
   const expected = FIXED.join(',');
   if (head.slice(0, FIXED.length).join(',').toLowerCase() !== expected) {
     return { faults: [`Line 1: the columns must begin with ${expected}.`] };

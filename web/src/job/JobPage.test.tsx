@@ -9,6 +9,10 @@ import { SITE } from '../testing/fixtures.js';
 import { ITEMS, item, job, KIT } from '../testing/jobs.js';
 import { JobPage } from './JobPage.js';
 
+const ANSEL = '00000000-0000-7000-8000-000000000001';
+const DEFECT = '00000000-0000-7000-8000-000000000002';
+const KIT = '00000000-0000-7000-8000-000000000003';
+
 /** A whole sheet is a large page; on a busy machine it takes its time. */
 const PATIENCE_MS = 20_000;
 jest.setTimeout(2 * PATIENCE_MS);
@@ -16,7 +20,7 @@ configure({ asyncUtilTimeout: PATIENCE_MS });
 
 const ANSWERS: Record<string, unknown> = {
   '/api/people': [
-    { id: 'p', name: 'Ansel', role: 'mechanic', active: true, version: 1 },
+    { id: ANSEL, name: 'Ansel', role: 'mechanic', active: true, version: 1 },
     { id: 'q', name: 'Gone', role: 'mechanic', active: false, version: 2 },
   ],
   '/api/articles': [],
@@ -72,7 +76,7 @@ beforeEach(() => {
 });
 
 async function show() {
-  const person = { id: 'p', name: 'Ansel', role: 'mechanic' as const, active: true, version: 1 };
+  const person = { id: ANSEL, name: 'Ansel', role: 'mechanic' as const, active: true, version: 1 };
   const router = createMemoryRouter([{ path: '/jobs/:jobId', element: <JobPage /> }], {
     initialEntries: ['/jobs/j'],
   });
@@ -255,7 +259,7 @@ describe('what became of it', () => {
     now = job({
       defects: [
         {
-          ...{ id: 'd', machine: { id: 'm', tag: 'M-07', name: 'Lakeside' }, foundOn: '2027-05-01' },
+          ...{ id: DEFECT, machine: { id: 'm', tag: 'M-07', name: 'Lakeside' }, foundOn: '2027-05-01' },
           ...{
             reportedBy: 'Dru',
             words: 'Seat torn',
@@ -282,11 +286,11 @@ describe('what became of it', () => {
     expect(sent).toMatchObject({
       doneOn: '2027-05-13',
       shown: 411.5,
-      doneById: 'p',
+      doneById: ANSEL,
       minutes: Number(ofOil()),
       version: 1,
     });
-    expect(sent).toMatchObject({ usedOilLitres: 2, mendedDefectIds: ['d'] });
-    expect(sent.draws).toEqual([{ articleId: 'kit', quantity: 1 }]);
+    expect(sent).toMatchObject({ usedOilLitres: 2, mendedDefectIds: [DEFECT] });
+    expect(sent.draws).toEqual([{ articleId: KIT, quantity: 1 }]);
   });
 });

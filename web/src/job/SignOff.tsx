@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { SignOffDto } from '@yugator/contracts';
-import type { JobDto, PersonDto } from '@yugator/contracts';
+import type { JobDto, PersonDto, Role } from '@yugator/contracts';
 import { useEffect } from 'react';
 import type { FormEvent } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
@@ -57,6 +57,9 @@ function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [proposal]);
 }
+
+/** As the server has it: only who does jobs can have done one. */
+const DOES_JOBS: readonly Role[] = ['crewLead', 'mechanic'];
 
 interface Props {
   readonly job: JobDto;
@@ -158,7 +161,7 @@ export function SignOff({ job, sheet }: Props) {
         <SignOffForm
           job={job}
           sheet={sheet}
-          people={people.data.filter((person) => person.active && person.role !== 'viewer')}
+          people={people.data.filter((person) => person.active && DOES_JOBS.includes(person.role))}
         />
       ) : people.error ? (
         <Failed error={people.error} again={people.refetch} />

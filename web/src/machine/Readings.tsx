@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import { civilDateAt, instant } from '@yugator/core';
 import { useQuery } from '@tanstack/react-query';
 import type { MachineDetailDto, ReadingDto } from '@yugator/contracts';
 import { useState } from 'react';
@@ -61,10 +62,19 @@ function Row({ reading, mayVoid }: { reading: ReadingDto; mayVoid: boolean }) {
   );
 }
 
+/** Operators take back what they read themselves today. */
+function useIsOwnSlip(): (reading: ReadingDto) => boolean {
+  const { person, site, today } = useSession();
+  const isOperator = useIsOneOf('operator');
+  return ({ at, enteredBy }) =>
+    isOperator && enteredBy === person.name && civilDateAt(instant(at), site.timeZone) === today;
+}
+
 /** All readings of a machine, void ones too. */
 export function Readings({ machine }: { machine: MachineDetailDto }) {
   const { data, error, refetch } = useQuery(fleetQueries.readings(machine.id));
   const mayVoid = useIsOneOf('crewLead', 'mechanic');
+  const isOwnSlip = useIsOwnSlip();
   const [shown, setShown] = useState(STEP);
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   return (
@@ -88,7 +98,7 @@ export function Readings({ machine }: { machine: MachineDetailDto }) {
         </thead>
         <tbody>
           {data.slice(0, shown).map((reading) => (
-            <Row key={reading.id} reading={reading} mayVoid={mayVoid} />
+            <Row key={reading.id} reading={reading} mayVoid={mayVoid || isOwnSlip(reading)} />
           ))}
         </tbody>
       </table>

@@ -56,6 +56,7 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
       </td>
       <td className={table.short}>
         {record.doneBy}, {record.minutes} min
+        {record.signedBy ? <div className="soft">signed by {record.signedBy}</div> : null}
       </td>
       <td className={table.kept}>
         {voided ? `Void: ${voided.reason} (${voided.by})` : null}

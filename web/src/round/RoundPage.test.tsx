@@ -8,7 +8,13 @@ import { RoundPage } from './RoundPage.js';
 
 const SESSION: SessionDto = {
   person: { id: 'p', name: 'Dru', role: 'operator', active: true, version: 1 },
-  site: { name: 'Yard', timeZone: 'Europe/London', currency: 'GBP', unitSystem: 'metric' },
+  site: {
+    name: 'Yard',
+    timeZone: 'Europe/London',
+    currency: 'GBP',
+    demonstration: false,
+    unitSystem: 'metric',
+  },
   ownUnits: null,
   today: '2027-05-13',
 };

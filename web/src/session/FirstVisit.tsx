@@ -9,10 +9,17 @@ import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
 import { useEnter } from './useEnter.js';
 
+/** The set-up code of the link that was printed at the start: `#set-up=7KM2-QX9D`. */
+function codeOf(hash: string): string {
+  return /^#set-up=([\w-]+)$/.exec(hash)?.[1] ?? '';
+}
+
 /** The first visitor of an empty Yugator names the site and becomes its crew lead. */
 export function FirstVisit() {
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const form = useDtoForm(FirstCrewLeadDto, { siteName: '', timeZone, name: '', password: '' });
+  const form = useDtoForm(FirstCrewLeadDto, {
+    ...{ setUpCode: codeOf(location.hash), siteName: '', timeZone, name: '', password: '' },
+  });
   const enter = useEnter();
   const create = useWrite<SessionDto, FirstCrewLeadDto>(
     (body) => ({ method: 'POST', path: '/first-crew-lead', body }),
@@ -36,6 +43,14 @@ export function FirstVisit() {
         <p className="soft">You become the crew lead. Everybody else gets a sign-in from you, under Setup.</p>
       </div>
       {form.problem ? <Caution title="Not begun">{<p>{form.problem}</p>}</Caution> : null}
+      <Field
+        form={form}
+        name="setUpCode"
+        label="Set-up code"
+        hint="It stands where Yugator was started (./start --empty)"
+        autoComplete="off"
+        slotProps={{ htmlInput: { autoCapitalize: 'characters', spellCheck: false } }}
+      />
       <Field form={form} name="siteName" label="Site or crew" hint="Such as Larkmere Parks" autoFocus />
       <Field form={form} name="timeZone" label="Time zone" hint="Days begin and end by its clock" />
       <Field form={form} name="name" label="Your name" autoComplete="username" />
@@ -45,7 +60,7 @@ export function FirstVisit() {
         label="Password"
         type="password"
         autoComplete="new-password"
-        hint="At least 10 characters; a short sentence is easy to remember"
+        hint="At least 12 characters; a short sentence is easy to remember"
       />
       <div className={form_.acts}>
         <Button type="submit" variant="contained" color="primary" loading={create.isPending}>

@@ -1,7 +1,10 @@
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { SignInDto } from '@yugator/contracts';
 import type { SessionDto } from '@yugator/contracts';
 import { useEffect } from 'react';
+import { Controller } from 'react-hook-form';
 import { useWrite } from '../api/useWrite.js';
 import { Field } from '../form/Field.js';
 import form_ from '../form/form.module.css';
@@ -10,7 +13,7 @@ import { Caution } from '../page/Caution.js';
 import { useEnter } from './useEnter.js';
 
 export function SignInForm({ isDemonstration }: { isDemonstration: boolean }) {
-  const form = useDtoForm(SignInDto, { name: '', password: '' });
+  const form = useDtoForm(SignInDto, { name: '', password: '', isOwnDevice: false });
   const enter = useEnter();
   const signIn = useWrite<SessionDto, SignInDto>((body) => ({ method: 'POST', path: '/session', body }), []);
   useEffect(() => {
@@ -30,6 +33,21 @@ export function SignInForm({ isDemonstration }: { isDemonstration: boolean }) {
       {form.problem ? <Caution title="Not signed in">{<p>{form.problem}</p>}</Caution> : null}
       <Field form={form} name="name" label="Name" autoComplete="username" autoFocus />
       <Field form={form} name="password" label="Password" type="password" autoComplete="current-password" />
+      <Controller
+        control={form.control}
+        name="isOwnDevice"
+        render={({ field }) => (
+          <FormControlLabel
+            label="This device is mine alone: stay signed in"
+            control={
+              <Checkbox
+                checked={field.value ?? false}
+                onChange={(_event, checked) => field.onChange(checked)}
+              />
+            }
+          />
+        )}
+      />
       <div className={form_.acts}>
         <Button type="submit" variant="contained" color="primary" loading={signIn.isPending}>
           Sign in

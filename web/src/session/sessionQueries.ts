@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { SessionDto, WelcomeDto } from '@yugator/contracts';
+import type { OpenSessionDto, SessionDto, WelcomeDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const sessionQueries = {
@@ -8,6 +8,12 @@ export const sessionQueries = {
       queryKey: ['session'],
       queryFn: ({ signal }) => get<SessionDto>('/session', signal),
       meta: { subjects: ['people', 'site'] },
+    }),
+  all: () =>
+    queryOptions({
+      queryKey: ['sessions'],
+      queryFn: ({ signal }) => get<OpenSessionDto[]>('/session/all', signal),
+      meta: { subjects: ['people'] },
     }),
   welcome: () =>
     queryOptions({

@@ -120,7 +120,6 @@ export function FleetFiles({ isLead }: { isLead: boolean }) {
       setProblem(sentenceOf(error));
     }
   };
-  if (!isLead) return null;
   return (
     <section
       aria-label="Fleet file"
@@ -132,7 +131,7 @@ export function FleetFiles({ isLead }: { isLead: boolean }) {
       </p>
       {problem ? <Caution title="No file">{<p>{problem}</p>}</Caution> : null}
       <Button onClick={() => void take()}>Export the fleet</Button>
-      <ReadFleet />
+      {isLead ? <ReadFleet /> : null}
     </section>
   );
 }

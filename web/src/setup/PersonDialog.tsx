@@ -48,7 +48,7 @@ function NewPersonForm({ onDone }: { onDone: () => void }) {
         label="First password"
         type="password"
         autoComplete="new-password"
-        hint="At least 10 characters"
+        hint="At least 12 characters; a short sentence is easy to remember"
       />
     </FormDialog>
   );

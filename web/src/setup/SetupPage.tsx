@@ -78,6 +78,17 @@ export function SetupPage() {
           Look at the house rules
         </Button>
       </section>
+      {isLead ? (
+        <section aria-label="Audit list" style={{ marginTop: 32 }}>
+          <h2>Audit list</h2>
+          <p className="soft" style={{ marginBottom: 8 }}>
+            Who signed in, changed roles or passwords, or took something back. Kept for two years.
+          </p>
+          <Button component={Link} to="/setup/audit">
+            Look at the audit list
+          </Button>
+        </section>
+      ) : null}
       <SiteRules mayChange={isLead} />
       <FleetFiles isLead={isLead} />
     </>

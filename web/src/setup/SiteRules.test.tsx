@@ -4,7 +4,14 @@ import { showTo, wire } from '../testing/wire.js';
 import { SiteRules } from './SiteRules.js';
 
 const SETTINGS: SiteSettingsDto = {
-  ...{ hoursGrid: 'sinceDone', unitSystem: 'metric', staleAfterDays: 8, labourRateMinor: 3250, version: 2 },
+  ...{
+    hoursGrid: 'sinceDone',
+    unitSystem: 'metric',
+    staleAfterDays: 8,
+    sessionIdleDays: 14,
+    labourRateMinor: 3250,
+    version: 2,
+  },
 };
 const rate = () => screen.getByLabelText<HTMLInputElement>(/An hour of the crew/);
 const save = () => fireEvent.click(screen.getByRole('button', { name: 'Save' }));

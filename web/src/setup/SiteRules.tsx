@@ -72,6 +72,13 @@ function RulesForm({ settings }: { settings: SiteSettingsDto }) {
           ))}
         </Field>
         <Field form={form} name="staleAfterDays" label="A reading is stale after days" figure />
+        <Field
+          form={form}
+          name="sessionIdleDays"
+          label="Signed out after days without use"
+          hint="But on a device that is somebody’s own: 180 days"
+          figure
+        />
         <MoneyField
           form={form}
           name="labourRateMinor"

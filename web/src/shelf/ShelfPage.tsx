@@ -59,7 +59,6 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
 export function ShelfPage() {
   const { data, error, refetch } = useQuery(shelfQueries.list());
   const mayMove = useIsOneOf('crewLead', 'mechanic');
-  const isLead = useIsOneOf('crewLead');
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const low = data.filter((article) => article.state !== 'enough').length;
   return (
@@ -75,7 +74,7 @@ export function ShelfPage() {
             : undefined
         }
       >
-        {isLead ? <NewArticle /> : null}
+        {mayMove ? <NewArticle /> : null}
       </PageHead>
       {data.length === 0 ? (
         <Empty title="The shelf is empty.">{<p>Put the first kit, part or fluid on it above.</p>}</Empty>

@@ -81,6 +81,14 @@ export function AccountMenu() {
           </MenuItem>
         ))}
         <Divider />
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            void navigate('/account');
+          }}
+        >
+          Your sign-in
+        </MenuItem>
         <MenuItem onClick={leave}>Sign out</MenuItem>
       </Menu>
     </>

@@ -4,6 +4,7 @@ import { NavLink, Outlet, useLocation, useNavigation } from 'react-router';
 import { useLive } from '../live/useLive.js';
 import { Loading } from '../page/Loading.js';
 import { sessionQueries } from '../session/sessionQueries.js';
+import { useSession } from '../session/useSession.js';
 import { AccountMenu } from './AccountMenu.js';
 import { NAVIGATION } from './navigation.js';
 import styles from './shell.module.css';
@@ -21,6 +22,7 @@ function useFocusOnHead(): void {
 /** The frame of every screen: navigation at the side (at the foot on a phone), the screen itself beside it. */
 export function Shell() {
   const connected = useLive();
+  const { site } = useSession();
   const client = useQueryClient();
   const navigation = useNavigation();
   useFocusOnHead();
@@ -53,6 +55,11 @@ export function Shell() {
         <AccountMenu />
       </div>
       <main id="main" className={styles.main} aria-busy={navigation.state === 'loading'}>
+        {site.demonstration ? (
+          <p className={styles.demonstration}>
+            This is a demonstration: machines and people are made up, and everybody knows the passwords.
+          </p>
+        ) : null}
         {connected ? null : (
           <p className={styles.offline} role="status">
             Not connected. What you see may be old; what you type stays here until it can be saved.

@@ -6,6 +6,7 @@ export const SITE: SiteDto = {
   name: 'Yard',
   timeZone: 'Europe/London',
   currency: 'GBP',
+  demonstration: false,
   unitSystem: 'metric',
 };
 

@@ -6,7 +6,14 @@ export function record(over: Partial<RecordDto> = {}): RecordDto {
     ...{ jobId: 'j', machine: { id: 'm', tag: 'M-07', name: 'Lakeside' }, doneOn: '2027-05-12', life: 412.6 },
     ...{ shown: 412.6, doneBy: 'Ansel', minutes: 66, items: ['Engine oil and filter'], others: [] },
     ...{ findings: [], draws: [{ name: 'Oil change kit', unit: 'piece', quantity: 1, costMinor: 2890 }] },
-    ...{ partsCostMinor: 2890, labourCostMinor: 3520, costMinor: 6410, note: '', voided: null },
+    ...{
+      partsCostMinor: 2890,
+      labourCostMinor: 3520,
+      costMinor: 6410,
+      note: '',
+      voided: null,
+      signedBy: null,
+    },
     ...over,
   };
 }

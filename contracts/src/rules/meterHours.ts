@@ -1,5 +1,5 @@
-import { applyDecorators } from './applyDecorators.js';
 import { IsNumber, Max, Min } from 'class-validator';
+import { applyDecorators } from './applyDecorators.js';
 
 /** Hours as an hour meter shows them: a number from 0 to 99,999.9 in tenths. */
 export function IsMeterHours(): PropertyDecorator {

@@ -1,0 +1,4 @@
+/** Where threads of their own find the database. */
+export class DatabaseUrl {
+  constructor(readonly url: string) {}
+}

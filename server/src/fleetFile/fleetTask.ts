@@ -1,0 +1,35 @@
+import type { FieldFaultDto, ImportResultDto, Subject } from '@yugator/contracts';
+import type { Instant } from '@yugator/core';
+import type { OnceKey } from '../database/once.js';
+
+/** Who imports. */
+export interface Importer {
+  readonly id: string;
+}
+
+/** What a thread of its own does with a whole fleet. All of it crosses between threads as plain data. */
+export type FleetTask =
+  | { readonly kind: 'export'; readonly databaseUrl: string; readonly now: Instant }
+  | {
+      readonly kind: 'import';
+      readonly databaseUrl: string;
+      readonly now: Instant;
+      /** the body of the request, as it came */
+      readonly bytes: Uint8Array;
+      readonly importer: Importer;
+      readonly once: OnceKey | null;
+    };
+
+/** A refusal as it crosses between threads. */
+export interface SentProblem {
+  readonly status: number;
+  readonly title: string;
+  readonly detail: string;
+  readonly faults: readonly FieldFaultDto[];
+  readonly retryAfter: number | null;
+}
+
+export type FleetAnswer =
+  | { readonly kind: 'exported'; readonly json: string }
+  | { readonly kind: 'imported'; readonly result: ImportResultDto; readonly changed: readonly Subject[] }
+  | { readonly kind: 'refused'; readonly problem: SentProblem };

@@ -1,0 +1,73 @@
+import 'reflect-metadata';
+import { checkBody, ImportFleetDto } from '@yugator/contracts';
+import type { Subject } from '@yugator/contracts';
+import { SetClock } from '../clock/clock.js';
+import { connect } from '../database/connect.js';
+import { Once } from '../database/once.js';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import { LiveFeed } from '../live/liveFeed.js';
+import { fieldProblem, Problem } from '../problem/problem.js';
+import { problemOf } from '../problem/problem.filter.js';
+import { FleetFacts } from '../schedule/fleetFacts.js';
+import { Seasons } from '../season/seasons.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { ExportFleet } from './exportFleet.js';
+import type { FleetAnswer, FleetTask } from './fleetTask.js';
+import { ImportFleet } from './importFleet.js';
+
+/** Collects what changed, for the thread that tells everybody. */
+class CollectedChanges extends LiveFeed {
+  readonly subjects = new Set<Subject>();
+
+  override publish(subjects: readonly Subject[]): void {
+    for (const subject of subjects) this.subjects.add(subject);
+  }
+}
+
+function importBody(bytes: Uint8Array): ImportFleetDto {
+  let body: unknown;
+  try {
+    body = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
+  } catch {
+    throw new Problem(400, 'Not understood', 'This file is no JSON. Choose a fleet file and try again.');
+  }
+  const checked = checkBody(ImportFleetDto, body);
+  if (checked.faults) throw fieldProblem(...checked.faults);
+  return checked.value;
+}
+
+async function run(task: FleetTask): Promise<FleetAnswer> {
+  const sequelize = connect(task.databaseUrl);
+  try {
+    const changes = new CollectedChanges();
+    const clock = new SetClock(task.now);
+    const work = new UnitOfWork(sequelize, changes);
+    const calendar = new SiteCalendar(clock);
+    const seasons = new Seasons(work);
+    if (task.kind === 'export') {
+      const file = await new ExportFleet(new FleetFacts(), calendar, seasons).file();
+      return { kind: 'exported', json: JSON.stringify(file) };
+    }
+    const body = importBody(task.bytes);
+    const take = () => new ImportFleet(work, calendar, seasons).import(body, task.importer);
+    const result = task.once ? await new Once(work, clock).run(task.once, take) : await take();
+    return { kind: 'imported', result, changed: [...changes.subjects] };
+  } finally {
+    await sequelize.close();
+  }
+}
+
+/** Exports or imports a whole fleet in this thread, over a connection of its own. What is refused comes back as data. */
+export default async function fleetWorker(task: FleetTask): Promise<FleetAnswer> {
+  try {
+    return await run(task);
+  } catch (error) {
+    const problem = problemOf(error);
+    if (!problem) throw error;
+    const { status, title, detail, faults, more } = problem;
+    return {
+      kind: 'refused',
+      problem: { status, title, detail, faults, retryAfter: more.retryAfter ?? null },
+    };
+  }
+}

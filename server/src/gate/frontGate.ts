@@ -1,0 +1,53 @@
+import type { NestFastifyApplication } from '@nestjs/platform-fastify';
+import type { FastifyInstance } from 'fastify';
+import { ROLES } from '@yugator/contracts';
+import { Problem } from '../problem/problem.js';
+import type { RouteRules } from '../session/allow.js';
+import { USUAL_RULES } from '../session/allow.js';
+import type { CallerRequest } from '../session/caller.js';
+import { Admission } from '../session/admission.js';
+import type { KnownHosts } from './knownHosts.js';
+import { SECURITY_HEADERS } from './securityHeaders.js';
+
+/** The pages that describe the API are no controller's; whoever is signed in may read them. */
+const DOCUMENTS = /^\/api\/(docs|openapi\.json)/;
+const OF_DOCUMENTS: RouteRules = { ...USUAL_RULES, roles: ROLES };
+
+function isApi(url: string): boolean {
+  return /^\/api(\/|\?|$)/.test(url);
+}
+
+function rulesFor(request: CallerRequest): RouteRules {
+  if (DOCUMENTS.test(request.routeOptions.url ?? '')) return OF_DOCUMENTS;
+  return (request.routeOptions.config as { rules?: RouteRules }).rules ?? USUAL_RULES;
+}
+
+/** What each route may take and how long, as its rules say. It must stand before the routes are made. */
+export function boundRoutes(fastify: FastifyInstance): void {
+  fastify.addHook('onRoute', (route) => {
+    const rules = (route.config as { rules?: RouteRules } | undefined)?.rules ?? USUAL_RULES;
+    route.bodyLimit = rules.bodyBytes;
+    route.handlerTimeout = rules.answerMs;
+  });
+}
+
+/** Stands before everything: who asks, from which page, under which name, and may they. No byte of a body is read before. */
+export function guard(app: NestFastifyApplication, hosts: KnownHosts): void {
+  const fastify = app.getHttpAdapter().getInstance() as unknown as FastifyInstance;
+  fastify.addHook('onRequest', async (request: CallerRequest, reply) => {
+    reply.headers(SECURITY_HEADERS);
+    hosts.requireKnown(request);
+    if (!isApi(request.url)) return;
+    reply.header('cache-control', 'no-store');
+    hosts.requireOwnPage(request);
+    if (request.is404) return;
+    const rules = rulesFor(request);
+    if (rules.isPublic) return;
+    const caller = await app.get(Admission).callerOf(request, reply);
+    if (!caller) throw new Problem(401, 'Not signed in', 'Sign in and try again.');
+    request.caller = caller;
+    if (rules.roles.includes(caller.role)) return;
+    await app.get(Admission).noteRefusal(request, caller);
+    throw new Problem(403, 'Not allowed', 'Your role does not include this. Ask the crew lead.');
+  });
+}

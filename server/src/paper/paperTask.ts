@@ -1,0 +1,20 @@
+import type { JobDto, MachineDto, Paper, RecordDto, ServiceLabelDto } from '@yugator/contracts';
+import type { CivilDate, UnitSystem } from '@yugator/core';
+
+/** A paper to print, with all that stands on it; it crosses between threads as plain data. */
+export type PaperTask =
+  | { readonly kind: 'jobSheet'; readonly paper: Paper; readonly job: JobDto; readonly units: UnitSystem }
+  | {
+      readonly kind: 'labels';
+      readonly paper: Paper;
+      readonly labels: ServiceLabelDto[];
+      readonly from: number;
+    }
+  | {
+      readonly kind: 'record';
+      readonly paper: Paper;
+      readonly machine: MachineDto;
+      readonly records: RecordDto[];
+      readonly today: CivilDate;
+      readonly units: UnitSystem;
+    };

@@ -1,0 +1,26 @@
+import 'reflect-metadata';
+import type { TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { jobSheetPaper } from './jobSheetPaper.js';
+import { labelPaper } from './labelPaper.js';
+import type { PaperTask } from './paperTask.js';
+import { paperOf, toPdf } from './pdf.js';
+import { serviceRecordPaper } from './serviceRecordPaper.js';
+
+function definition(task: PaperTask): TDocumentDefinitions {
+  switch (task.kind) {
+    case 'jobSheet':
+      return paperOf(task.paper, `Job sheet ${task.job.machine.tag}`, jobSheetPaper(task.job, task.units));
+    case 'labels':
+      return labelPaper(task.labels, task.paper, task.from);
+    case 'record': {
+      const { paper, machine, records, today, units } = task;
+      const content = serviceRecordPaper(machine, records, today, units);
+      return paperOf(paper, `Service record ${machine.tag}`, content);
+    }
+  }
+}
+
+/** Sets a paper in this thread and returns its PDF. */
+export default function paperWorker(task: PaperTask): Promise<Uint8Array> {
+  return toPdf(definition(task));
+}

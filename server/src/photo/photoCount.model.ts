@@ -1,0 +1,10 @@
+import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import { Whole } from '../database/columns.js';
+
+/** How many photos a person kept on a civil day. */
+@Table({ tableName: 'photo_counts' })
+export class PhotoCount extends Model {
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare personId: string;
+  @Column({ type: DataType.DATEONLY, primaryKey: true }) declare takenOn: string;
+  @Whole declare photos: number;
+}

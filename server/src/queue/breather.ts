@@ -1,0 +1,14 @@
+import { setImmediate as turn } from 'node:timers/promises';
+
+/** Work in one go holds up others for so long at most, in milliseconds. */
+const LONGEST_GO_MS = 10;
+
+/** A function to call between pieces of long work: it lets others have their turn when the work has gone on for a while. */
+export function breather(): () => Promise<void> {
+  let began = performance.now();
+  return async () => {
+    if (performance.now() - began < LONGEST_GO_MS) return;
+    await turn();
+    began = performance.now();
+  };
+}

@@ -1,0 +1,21 @@
+import Papa from 'papaparse';
+
+/** What a spreadsheet takes for a formula stands behind an apostrophe, which it does not show. */
+const FORMULA = /^'*[=+\-@\t\r]/;
+
+/** Rows as CSV (RFC 4180) that no spreadsheet reckons with. */
+export function csvText(rows: readonly (readonly (string | number)[])[]): string {
+  return Papa.unparse(
+    rows.map((row) =>
+      row.map((cell) => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell)),
+    ),
+  );
+}
+
+/** The rows of a CSV, of our own or from a spreadsheet; apostrophes before formulas are taken off again. */
+export function csvRows(text: string): string[][] {
+  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
+  return data.map((row) =>
+    row.map((cell) => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell)),
+  );
+}

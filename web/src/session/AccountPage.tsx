@@ -1,0 +1,21 @@
+import { PageHead } from '../page/PageHead.js';
+import { ROLE_WORDS } from '../setup/roleWords.js';
+import { ChangePassword } from './ChangePassword.js';
+import { OpenSessions } from './OpenSessions.js';
+import { useSession } from './useSession.js';
+
+/** What everybody may do about their own sign-in. */
+export function AccountPage() {
+  const { person } = useSession();
+  return (
+    <>
+      <PageHead
+        name="Your sign-in"
+        title="Your sign-in"
+        under={`${person.name}, ${ROLE_WORDS[person.role]}`}
+      />
+      <OpenSessions />
+      <ChangePassword />
+    </>
+  );
+}
