@@ -55,7 +55,8 @@ const PARTS = {
   types: () => check('npm', 'run', '--silent', 'typecheck'),
   core: () => jest('core'),
   contracts: () => jest('contracts'),
-  server: () => jest('server'),
+  server: () => jest('server', '--testPathIgnorePatterns', '/node_modules/', '/dist/', '/src/security/'),
+  security: () => jest('server', '--testPathPatterns', '/src/security/'),
   web: () => jest('web'),
   browser: () => jest('e2e', '--runInBand'),
 };

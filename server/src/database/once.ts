@@ -31,7 +31,7 @@ export function onceKey(request: CallerRequest): OnceKey | null {
   throw new Problem(
     400,
     'Not accepted',
-    'Idempotency-Key must be 8 to 100 visible ASCII characters, such as a UUID.',
+    'An Idempotency-Key has 8 to 100 visible ASCII characters, such as a UUID.',
   );
 }
 

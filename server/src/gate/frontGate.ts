@@ -7,7 +7,7 @@ import { USUAL_RULES } from '../session/allow.js';
 import type { CallerRequest } from '../session/caller.js';
 import { Admission } from '../session/admission.js';
 import type { KnownHosts } from './knownHosts.js';
-import { SECURITY_HEADERS } from './securityHeaders.js';
+import { DOCUMENTS_POLICY, SECURITY_HEADERS } from './securityHeaders.js';
 
 /** The pages that describe the API are no controller's; whoever is signed in may read them. */
 const DOCUMENTS = /^\/api\/(docs|openapi\.json)/;
@@ -42,6 +42,7 @@ export function guard(app: NestFastifyApplication, hosts: KnownHosts): void {
     hosts.requireOwnPage(request);
     if (request.is404) return;
     const rules = rulesFor(request);
+    if (rules === OF_DOCUMENTS) reply.header('content-security-policy', DOCUMENTS_POLICY);
     if (rules.isPublic) return;
     const caller = await app.get(Admission).callerOf(request, reply);
     if (!caller) throw new Problem(401, 'Not signed in', 'Sign in and try again.');

@@ -45,6 +45,12 @@ export const SECURITY_HEADERS: Readonly<Record<string, string>> = {
   'permissions-policy': PERMISSIONS,
 };
 
+/** The policy of the pages that describe the API: they bring styles of their own, and no script of theirs stands in the page. */
+export const DOCUMENTS_POLICY = NOTHING_ELSE.join('; ').replace(
+  "style-src 'self'",
+  "style-src 'self' 'unsafe-inline'",
+);
+
 /** The policy of a page whose styles carry a nonce. */
 export function pagePolicy(nonce: string): string {
   return NOTHING_ELSE.join('; ').replace("style-src 'self'", `style-src 'self' 'nonce-${nonce}'`);

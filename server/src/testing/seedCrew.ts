@@ -12,12 +12,12 @@ import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
 import { Site, SITE_DEFAULTS } from '../site/site.model.js';
 
 export const PASSWORD = 'a short sentence';
-const DEVICE = { device: 'A program', address: '127.0.0.1', isOwnDevice: false };
+export const DEVICE = { device: 'A program', address: '127.0.0.1', isOwnDevice: false };
 
 /** Ids and tokens of the small crew that server tests work with. */
 export interface Crew {
   readonly people: Record<Role, string>;
-  readonly tokens: Record<Role, string>;
+  tokens: Record<Role, string>;
   readonly oil: string;
   readonly grease: string;
   /** T-1 came new on 1 May 2026 and showed 60.0 h on 10 May 2027; the other, T-2, likewise 30.0 h */

@@ -3,7 +3,10 @@ import type { Role } from '@yugator/contracts';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { SetClock } from '../clock/clock.js';
 import { createApp } from '../createApp.js';
-import { seedCrew } from './seedCrew.js';
+import { ROLES } from '@yugator/contracts';
+import { Person } from '../people/person.model.js';
+import { Sessions } from '../session/sessions.js';
+import { DEVICE, seedCrew } from './seedCrew.js';
 import type { Crew } from './seedCrew.js';
 import { makeSchema, testDatabase } from './testDatabase.js';
 
@@ -29,6 +32,8 @@ export interface TestApp {
   readonly url: string;
   /** asks as the crew lead, if nobody else is named; `as: undefined` is nobody */
   ask<T = Record<string, unknown>>(method: string, path: string, asking?: Asking): Promise<Answer<T>>;
+  /** signs everybody in anew, where their sessions were ended */
+  renewTokens(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -67,6 +72,14 @@ export async function testApp(): Promise<TestApp> {
         body: (isJson ? response.json() : response.body) as T,
         headers: response.headers,
       };
+    },
+    async renewTokens() {
+      const sessions = new Sessions(clock);
+      for (const role of ROLES) {
+        const person = await Person.findByPk(crew.people[role], { rejectOnEmpty: true });
+        if (!(await sessions.find(crew.tokens[role])))
+          crew.tokens[role] = (await sessions.begin(person, DEVICE)).token;
+      }
     },
     async close() {
       await app.close();

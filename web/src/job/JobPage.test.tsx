@@ -11,7 +11,6 @@ import { JobPage } from './JobPage.js';
 
 const ANSEL = '00000000-0000-7000-8000-000000000001';
 const DEFECT = '00000000-0000-7000-8000-000000000002';
-const KIT = '00000000-0000-7000-8000-000000000003';
 
 /** A whole sheet is a large page; on a busy machine it takes its time. */
 const PATIENCE_MS = 20_000;
@@ -291,6 +290,6 @@ describe('what became of it', () => {
       version: 1,
     });
     expect(sent).toMatchObject({ usedOilLitres: 2, mendedDefectIds: [DEFECT] });
-    expect(sent.draws).toEqual([{ articleId: KIT, quantity: 1 }]);
+    expect(sent.draws).toEqual([{ articleId: KIT.articleId, quantity: 1 }]);
   });
 });

@@ -17,7 +17,13 @@ export const item = (
   ...{ version: outcome ? 2 : 1, due: null, untilLife: null, untilOn: null, severity: null, note: '' },
 });
 export const KIT = {
-  ...{ articleId: '00000000-0000-7000-8000-000000000003', name: 'Oil change kit', quantity: 1, onHand: 5, priceMinor: 2890 },
+  ...{
+    articleId: '00000000-0000-7000-8000-000000000003',
+    name: 'Oil change kit',
+    quantity: 1,
+    onHand: 5,
+    priceMinor: 2890,
+  },
   unit: 'piece' as const,
 };
 /** An open job on a zero-turn that nobody began yet. */
