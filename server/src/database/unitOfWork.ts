@@ -1,4 +1,5 @@
 import { setTimeout as wait } from 'node:timers/promises';
+import { isNativeError } from 'node:util/types';
 import { Injectable } from '@nestjs/common';
 import type { Subject } from '@yugator/contracts';
 import { Transaction } from 'sequelize';
@@ -15,7 +16,7 @@ const CHANGED = 'changedSubjects';
 
 /** MariaDB's number of an error that Sequelize or the driver wrapped; undefined for others. */
 export function databaseErrno(error: unknown): number | undefined {
-  if (!(error instanceof Error)) return undefined;
+  if (!isNativeError(error)) return undefined;
   if ('errno' in error && typeof error.errno === 'number') return error.errno;
   return databaseErrno('parent' in error ? error.parent : error.cause);
 }

@@ -1,3 +1,4 @@
+import { isNativeError } from 'node:util/types';
 import { ConnectionError, ForeignKeyConstraintError, TimeoutError, UniqueConstraintError } from 'sequelize';
 import { ConnectionAcquireTimeoutError } from 'sequelize';
 import { databaseErrno } from '../database/unitOfWork.js';
@@ -14,7 +15,7 @@ const NO_SPACE = 'Errcode: 28';
  */
 const AWAY = new Set([
   ...[1040, 1053, 1927, 1129, 1130, 2002, 2003, 2006, 2013],
-  ...[45_001, 45_003, 45_004, 45_009, 45_012, 45_013, 45_014, 45_020, 45_026, 45_028, 45_034, 45_037],
+  ...[45_001, 45_004, 45_009, 45_012, 45_013, 45_019, 45_026, 45_028, 45_039, 45_042],
 ]);
 const AWAY_CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'ENOENT', 'EPIPE', 'ETIMEDOUT']);
 /** Deadlock and lock wait that six tries did not get past. */
@@ -48,11 +49,16 @@ const ONCE: Readonly<Record<string, readonly [pointer: string, detail: string]>>
   'items.book_id': ['/items', 'Two lines of the book have the same name. Give each its own.'],
 };
 
+/** An error of Sequelize, the one of the driver within it, and so on. */
+function causes(error: unknown): (Error & { readonly code?: string })[] {
+  if (!isNativeError(error)) return [];
+  return [error, ...causes('parent' in error ? error.parent : error.cause)];
+}
+
 function isAway(error: unknown): boolean {
   if (error instanceof ConnectionError || error instanceof ConnectionAcquireTimeoutError) return true;
   if (error instanceof TimeoutError && databaseErrno(error) === undefined) return true;
-  if (AWAY.has(databaseErrno(error) ?? 0)) return true;
-  return error instanceof Error && 'code' in error && AWAY_CODES.has(String(error.code));
+  return AWAY.has(databaseErrno(error) ?? 0) || causes(error).some(({ code }) => AWAY_CODES.has(code ?? ''));
 }
 
 function isDiskFull(error: unknown): boolean {
