@@ -36,7 +36,10 @@ export default tseslint.config(
   ...tseslint.configs.strict,
   {
     languageOptions: {
-      globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly' },
+      globals: {
+        ...{ process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly' },
+        ...{ performance: 'readonly', setInterval: 'readonly', setTimeout: 'readonly', Buffer: 'readonly' },
+      },
     },
     rules: {
       '@typescript-eslint/no-extraneous-class': 'off',

@@ -5,11 +5,17 @@ import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
 import { gzipSync } from 'node:zlib';
 import { benchSchedule } from './benchSchedule.mjs';
 import { benchSheet } from './benchSheet.mjs';
+import { withFleet } from './benchFleet.mjs';
+import { benchStandstill, throughput } from './benchGate.mjs';
+import { benchLoads } from './benchLoads.mjs';
 import { benchToday } from './benchToday.mjs';
 
+// `npm run bench -- --against FOLDER` compares with another checkout, built.
+const { against } = parseArgs({ options: { against: { type: 'string' } } }).values;
 const root = fileURLToPath(new URL('..', import.meta.url));
 const PORT = '8499';
 
@@ -35,7 +41,23 @@ console.log(
 );
 benchSchedule();
 benchSheet();
-await benchToday(root);
+const inUse = await withFleet(root, '8498', async (client, today) => {
+  await benchToday(client);
+  const perSecond = await throughput(client);
+  const isQuick = await benchStandstill(client, today);
+  return { perSecond, isQuick };
+});
+console.log(`  ordinary requests answered in a second          ${inUse.perSecond.toFixed(0)}`);
+if (against) {
+  const before = await withFleet(against, '8497', throughput);
+  const share = (100 * inUse.perSecond) / before;
+  console.log(
+    `  the same of ${against}: ${before.toFixed(0)}; now ${share.toFixed(0)} % of it (at least 90)`,
+  );
+  if (share < 90) process.exitCode = 1;
+}
+if (!inUse.isQuick) process.exitCode = 1;
+if (!benchLoads(root)) process.exitCode = 1;
 const data = mkdtempSync(join(tmpdir(), 'yugator-bench-'));
 console.log(`  first start on no data, with the demonstration  ${seconds(await start(data))}`);
 const warm = [await start(data), await start(data), await start(data)].sort((a, b) => a - b);

@@ -6,6 +6,6 @@ export default defineConfig(({ mode }) => ({
   resolve: {
     conditions: ['source', 'module', 'browser', mode === 'production' ? 'production' : 'development'],
   },
-  build: { sourcemap: false, target: 'es2022' },
+  build: { sourcemap: false, target: 'es2022', manifest: true },
   server: { host: '127.0.0.1', port: 5173, proxy: { '/api': 'http://127.0.0.1:8420' } },
 }));

@@ -105,6 +105,27 @@ describe('what crosses the wire', () => {
     expect(check(EnterRoundDto, { readings: odd })).toHaveLength(MOST_FAULTS);
   });
 
+  it('is checked the same whether its list is long or short, entry by entry', () => {
+    const reading = (index: number, over: object = {}) => ({
+      ...{ machineId: `00000000-0000-7000-8000-${String(index).padStart(12, '0')}`, shown: index },
+      ...over,
+    });
+    const long = Array.from({ length: 300 }, (_, index) => reading(index));
+    const taken = checkBody(EnterRoundDto, { readings: long });
+    expect(taken.value).toBeInstanceOf(EnterRoundDto);
+    expect(taken.value?.readings).toEqual(
+      checkBody(EnterRoundDto, { readings: long.slice(0, 9) }).value?.readings.concat(
+        taken.value?.readings.slice(9) ?? [],
+      ),
+    );
+    const odd = [...long, reading(7, { shown: -1 }), reading(8, { extra: 1 })];
+    expect(check(EnterRoundDto, { readings: odd, readAt: 'now' })).toEqual([
+      ['#/readAt', 'Give the time of the round as 2027-05-13T17:10:00Z.'],
+      ['#/readings/300/shown', 'An hour meter cannot show less than 0.'],
+      ['#/readings/301/extra', 'There is no field "extra". Leave it out.'],
+    ]);
+  });
+
   it('is not looked into where a list is too long', () => {
     const long = Array.from({ length: 100_000 }, (_, index) => String(index));
     expect(check(OpenJobDto, { machineId: SOMEBODY, itemIds: long })).toEqual([

@@ -57,13 +57,13 @@ async function readyJob(machine: Machine): Promise<{ job: Job; body: object }> {
   for (const { itemId, version } of opened.items) {
     job = await ask<Job>('PUT', `/jobs/${opened.id}/items/${itemId}`, { outcome: 'done', version });
   }
-  const people = await ask<{ id: string }[]>('GET', '/people');
+  const people = await ask<{ id: string; role: string }[]>('GET', '/people');
   const { today } = await ask<{ today: string }>('GET', '/session');
   const draws = job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity }));
   const body = {
     doneOn: today,
     shown: machine.lastShown,
-    doneById: people[0]?.id,
+    doneById: people.find(({ role }) => role === 'mechanic')?.id,
     minutes: 10,
     draws,
     version: job.version,

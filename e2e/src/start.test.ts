@@ -24,7 +24,7 @@ const REACHED_FIRST = 300 * 1024;
 describe('an empty Yugator', () => {
   it('makes its first visitor crew lead, who registers the first machine on a phone', async () => {
     const { page, complaints } = await newVisitor(browser, PHONE);
-    await page.goto(yugator.address);
+    await page.goto(`${yugator.address}/sign-in#set-up=${yugator.setUpCode}`);
     await sees(page, 'Whose machines are these?');
     await press(page, 'Begin');
     await sees(page, 'Name the site with 2 to 80 letters.');
@@ -32,7 +32,7 @@ describe('an empty Yugator', () => {
     await page.type('input[name=name]', 'Tamsin Vale');
     await page.type('input[name=password]', 'too short');
     await press(page, 'Begin');
-    await sees(page, 'Give a password of 10 to 200 characters');
+    await sees(page, 'Give a password of 12 to 200 characters');
     expect(await page.$eval('input[name=siteName]', (field) => (field as HTMLInputElement).value)).toBe(
       'Hillside',
     );
@@ -99,7 +99,14 @@ describe('./start', () => {
 describe('the address', () => {
   it('serves health, a whole OpenAPI document, and a page to browse it', async () => {
     expect(await (await fetch(`${yugator.address}/api/health`)).json()).toEqual({ status: 'ok' });
-    const document = (await (await fetch(`${yugator.address}/api/openapi.json`)).json()) as {
+    expect((await fetch(`${yugator.address}/api/openapi.json`)).status).toBe(401);
+    const signedIn = await fetch(`${yugator.address}/api/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name: 'Tamsin Vale', password: 'too short, now long' }),
+    });
+    const headers = { cookie: signedIn.headers.get('set-cookie')?.split(';')[0] ?? '' };
+    const document = (await (await fetch(`${yugator.address}/api/openapi.json`, { headers })).json()) as {
       paths: Record<string, unknown>;
       components: {
         schemas: Record<string, { properties?: Record<string, { maximum?: number; nullable?: boolean }> }>;
@@ -111,7 +118,8 @@ describe('the address', () => {
     expect(document.components.schemas['RoundReadingDto']?.properties).toHaveProperty('shown');
     expect(document.components.schemas['SignOffDto']?.properties?.['minutes']?.maximum).toBe(6000);
     expect(document.components.schemas['LimitDto']?.properties?.['at']?.nullable).toBe(true);
-    expect((await fetch(`${yugator.address}/api/docs`)).status).toBe(200);
+    expect((await fetch(`${yugator.address}/api/docs`, { headers })).status).toBe(200);
+    expect((await fetch(`${yugator.address}/api/docs`)).status).toBe(401);
   });
 
   it('sends a content security policy that lets in nothing foreign', async () => {

@@ -41,6 +41,16 @@ export class Yugator {
     return new Yugator(mkdtempSync(join(tmpdir(), 'yugator-e2e-')), await freePort(), options);
   }
 
+  /** On a data folder that is named. */
+  static async at(data: string, ...options: string[]): Promise<Yugator> {
+    return new Yugator(data, await freePort(), options);
+  }
+
+  /** What the first crew lead has to type; printed where there is none yet. */
+  get setUpCode(): string {
+    return /Set-up code: (\S+)/.exec(this.output)?.[1] ?? '';
+  }
+
   /** Starts and waits until the address is printed. */
   async start(): Promise<void> {
     const child = spawn('./start', ['--data', this.data, '--port', String(this.port), ...this.options], {

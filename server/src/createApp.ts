@@ -66,7 +66,7 @@ export async function createApp(parts: AppParts): Promise<NestFastifyApplication
   guard(app, new KnownHosts(hosts));
   if (parts.storage) watchStorage(fastify, parts.storage);
   await compress(app);
-  await serveOpenApi(app);
+  await serveOpenApi(app, webFolder !== undefined);
   if (webFolder) await serveWeb(app, webFolder);
   await app.init();
   await fastify.ready();

@@ -2,10 +2,16 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { ValidationError } from 'class-validator';
 import type { FieldFaultDto } from '../problem/problem.dto.js';
-import { isPlainObject } from '../rules/shape.js';
+import { isPlainObject, shapeOf } from '../rules/shape.js';
+import { flatTwin } from './flatTwin.js';
 import { plainFaults } from './plainFaults.js';
 import { pointerTo } from './pointer.js';
 import { shapeFaults } from './shapeFaults.js';
+
+type Class = new () => object;
+
+/** Entries of a list of objects that are checked in one go. */
+const LONG = 20;
 
 /** More faults than anybody corrects at once are not told. */
 export const MOST_FAULTS = 20;
@@ -37,24 +43,73 @@ function firstFaults(errors: readonly ValidationError[]): FieldFaultDto[] {
   return faults;
 }
 
+const RULES = {
+  ...{ whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true, stopAtFirstError: true },
+} as const;
+
+function boundFaults(dto: Class, body: Record<string, unknown>): FieldFaultDto[] {
+  const plain = plainFaults(body, MOST_FAULTS);
+  return plain.length ? plain : shapeFaults(body, dto, MOST_FAULTS);
+}
+
+/** Lists of objects that are so long that their entries are better checked one by one. */
+function longLists(
+  dto: Class,
+  body: Record<string, unknown>,
+): { name: string; of: Class; entries: object[] }[] {
+  return Object.entries(body).flatMap(([name, entries]) => {
+    const of = shapeOf(dto, name)?.of;
+    const isLong = of && Array.isArray(entries) && entries.length > LONG;
+    return isLong ? [{ name, of: of(), entries: entries as object[] }] : [];
+  });
+}
+
+function checkWhole<T extends object>(dto: new () => T, body: Record<string, unknown>): Checked<T> {
+  const value = plainToInstance(dto, body);
+  const errors = validateSync(value, RULES);
+  return errors.length ? { faults: firstFaults(errors) } : { value };
+}
+
 /**
  * Checks a loose value against a class of this package: first its shape and its plain values, whose cost is bounded, then every
- * field. Fields that the class does not know are refused.
+ * field. Fields that the class does not know are refused. Between the entries of long lists it yields, so that whoever runs it
+ * may let others have their turn.
  */
-export function checkBody<T extends object>(dto: new () => T, body: unknown): Checked<T> {
+export function* checkInSteps<T extends object>(
+  dto: new () => T,
+  body: unknown,
+): Generator<void, Checked<T>> {
   if (!isPlainObject(body)) {
     return { faults: [{ pointer: '#', code: 'notObject', detail: 'Send the fields as a JSON object.' }] };
   }
-  const plain = plainFaults(body, MOST_FAULTS);
-  if (plain.length) return { faults: plain };
-  const shape = shapeFaults(body, dto, MOST_FAULTS);
-  if (shape.length) return { faults: shape };
-  const value = plainToInstance(dto, body);
-  const errors = validateSync(value, {
-    whitelist: true,
-    forbidNonWhitelisted: true,
-    forbidUnknownValues: true,
-    stopAtFirstError: true,
-  });
-  return errors.length ? { faults: firstFaults(errors) } : { value };
+  const bounds = boundFaults(dto, body);
+  if (bounds.length) return { faults: bounds };
+  const lists = longLists(dto, body);
+  if (lists.length === 0) return checkWhole(dto, body);
+  const names = lists.map(({ name }) => name);
+  const whole = Object.fromEntries(lists.map(({ name, entries }) => [name, entries]));
+  const value = plainToInstance(dto, { ...body, ...Object.fromEntries(names.map((name) => [name, []])) });
+  const flat = Object.assign(new (flatTwin(dto, names))(), value, whole);
+  const faults = firstFaults(validateSync(flat, RULES));
+  for (const { name, of, entries } of lists) {
+    const checked: object[] = [];
+    for (const [index, entry] of entries.entries()) {
+      if (faults.length >= MOST_FAULTS) break;
+      const instance = plainToInstance(of, entry);
+      faults.push(...faultsOf(validateSync(instance, RULES), [name, String(index)]));
+      checked.push(instance);
+      yield;
+    }
+    Object.assign(value, { [name]: checked });
+  }
+  return faults.length ? { faults: faults.slice(0, MOST_FAULTS) } : { value };
+}
+
+/** The same in one go. */
+export function checkBody<T extends object>(dto: new () => T, body: unknown): Checked<T> {
+  const steps = checkInSteps(dto, body);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
 }

@@ -20,6 +20,7 @@ import { namesById } from '../people/namesById.js';
 import { Person } from '../people/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { Declaration } from '../schedule/declaration.model.js';
+import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
@@ -43,7 +44,7 @@ export class Fleet {
 
   /** All machines, retired ones too. */
   async list(): Promise<MachineDto[]> {
-    return (await this.schedule.readAll()).map(toMachineDto);
+    return mapGently(await this.schedule.readAll(), toMachineDto);
   }
 
   async get(id: string): Promise<MachineDetailDto> {

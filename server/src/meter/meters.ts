@@ -16,6 +16,7 @@ import { Person } from '../people/person.model.js';
 import { namesById } from '../people/namesById.js';
 import { fault, fieldProblem, notFound, Problem } from '../problem/problem.js';
 import type { FieldFaultDto } from '@yugator/contracts';
+import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
@@ -50,11 +51,13 @@ export class Meters {
       (a, b) => a.machine.shed.localeCompare(b.machine.shed) || a.machine.walkOrder - b.machine.walkOrder,
     );
     return {
-      meters: machines.flatMap((scheduled) =>
-        readMeters(scheduled).map((meter) =>
-          toRoundMeter(scheduled, meter, today, site.timeZone, site.staleAfterDays),
-        ),
-      ),
+      meters: (
+        await mapGently(machines, (scheduled) =>
+          readMeters(scheduled).map((meter) =>
+            toRoundMeter(scheduled, meter, today, site.timeZone, site.staleAfterDays),
+          ),
+        )
+      ).flat(),
     };
   }
 

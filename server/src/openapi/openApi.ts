@@ -14,8 +14,12 @@ function openApiDocument(app: NestFastifyApplication): OpenAPIObject {
   return SwaggerModule.createDocument(app, config);
 }
 
-/** Serves the document, made when it is first asked for, at /api/openapi.json and a page to browse it at /api/docs. */
-export async function serveOpenApi(app: NestFastifyApplication): Promise<void> {
+/**
+ * Serves the document at /api/openapi.json and a page to browse it at /api/docs. It is made at the start where the program
+ * serves (`isMadeNow`), so that nobody waits for it, and elsewhere when it is first asked for.
+ */
+export async function serveOpenApi(app: NestFastifyApplication, isMadeNow: boolean): Promise<void> {
   await SwaggerModule.loadPluginMetadata(metadata);
-  SwaggerModule.setup('api/docs', app, () => openApiDocument(app), { jsonDocumentUrl: 'api/openapi.json' });
+  const document = isMadeNow ? openApiDocument(app) : () => openApiDocument(app);
+  SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/openapi.json' });
 }

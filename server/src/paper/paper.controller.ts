@@ -40,8 +40,10 @@ export class PaperController {
     @Query() { paper = 'a4' }: PaperQueryDto,
     @Caller() caller: Person,
   ): Promise<StreamableFile> {
-    const job = await this.sheets.get(id);
-    return this.shop.print({ kind: 'jobSheet', paper, job, units: await this.unitsOf(caller) });
+    return this.shop.print(async () => {
+      const [job, units] = [await this.sheets.get(id), await this.unitsOf(caller)];
+      return { kind: 'jobSheet', paper, job, units };
+    });
   }
 
   @ApiOperation({ summary: 'The labels of a job on a sheet of labels, as PDF' })
@@ -57,7 +59,7 @@ export class PaperController {
       const detail = `This sheet has ${LABELS_OF_SHEET[paper]} labels. Give the first that is still there.`;
       throw fieldProblem(fault('/from', 'beyond', detail));
     }
-    return this.shop.print({ kind: 'labels', paper, labels: await this.labelsOf(id), from });
+    return this.shop.print(async () => ({ kind: 'labels', paper, labels: await this.labelsOf(id), from }));
   }
 
   @ApiOperation({ summary: 'Send the labels of a job to the label printer' })
@@ -85,12 +87,16 @@ export class PaperController {
     @Param('id', IdOf('machine')) id: string,
     @Query() { paper = 'a4' }: PaperQueryDto,
   ): Promise<StreamableFile> {
-    const scheduled = await this.schedule.readOne(id);
-    if (!scheduled) throw notFound('machine');
-    const { site, today } = await this.calendar.read();
-    const machine = toMachineDto(scheduled);
-    const records = await this.records.allOf(id);
-    return this.shop.print({ kind: 'record', paper, machine, records, today, units: site.unitSystem });
+    return this.shop.print(async () => {
+      const scheduled = await this.schedule.readOne(id);
+      if (!scheduled) throw notFound('machine');
+      const { site, today } = await this.calendar.read();
+      const records = await this.records.allOf(id);
+      return {
+        ...{ kind: 'record', paper, machine: toMachineDto(scheduled), records, today },
+        units: site.unitSystem,
+      };
+    });
   }
 
   private async labelsOf(jobId: string) {

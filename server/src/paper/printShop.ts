@@ -1,6 +1,7 @@
 import { Injectable, StreamableFile } from '@nestjs/common';
 import type { OnApplicationShutdown } from '@nestjs/common';
 import { busy } from '../problem/problem.js';
+import { BoundedQueue } from '../queue/boundedQueue.js';
 import { Threads } from '../queue/threads.js';
 import type { PaperTask } from './paperTask.js';
 
@@ -13,10 +14,12 @@ const crowded = () =>
 /** Sets papers in a thread of its own, one after the other. */
 @Injectable()
 export class PrintShop implements OnApplicationShutdown {
+  private readonly queue = new BoundedQueue(1, MOST_WAITING, crowded);
   private readonly thread = new Threads<PaperTask, Uint8Array>('paper/paperWorker.js', MOST_WAITING, crowded);
 
-  async print(task: PaperTask): Promise<StreamableFile> {
-    return new StreamableFile(await this.thread.run(task));
+  /** Sets what `read` comes up with, which is not read before its turn. */
+  print(read: () => Promise<PaperTask>): Promise<StreamableFile> {
+    return this.queue.run(async () => new StreamableFile(await this.thread.run(await read())));
   }
 
   async onApplicationShutdown(): Promise<void> {

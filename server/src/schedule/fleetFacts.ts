@@ -11,7 +11,6 @@ import type {
   ScheduleItem,
   ServicePoint,
 } from '@yugator/core';
-import { Op } from 'sequelize';
 import { grouped } from '../database/grouped.js';
 import { Book, Item } from '../books/book.model.js';
 import { storedTriggers, toScheduleItem } from '../books/toScheduleItem.js';
@@ -131,16 +130,35 @@ class Lines {
   }
 }
 
+/** Machines whose years of history are read at once: so many that others are not held up meanwhile. */
+const BATCH = 20;
+
 /** Reads what schedules follow from. */
 @Injectable()
 export class FleetFacts {
   /** The machines with these ids, or all, in the order of their tags. */
   async read(machineIds?: readonly string[]): Promise<StoredMachine[]> {
-    const ids = machineIds && [...machineIds];
-    const where = ids ? { machineId: ids } : {};
+    const lines = await this.lines();
+    const rows = await Machine.findAll({
+      where: machineIds ? { id: [...machineIds] } : {},
+      attributes: ['id'],
+      order: ['tag'],
+      raw: true,
+    });
+    const machines: StoredMachine[] = [];
+    for (let from = 0; from < rows.length; from += BATCH) {
+      const ids = rows.slice(from, from + BATCH).map(({ id }) => id);
+      machines.push(...(await this.readBatch(ids, lines)));
+    }
+    return machines;
+  }
+
+  /** Some machines at once, in the order of their tags. */
+  private async readBatch(ids: string[], lines: Lines): Promise<StoredMachine[]> {
+    const where = { machineId: ids };
     const [machines, books, meters, outcomes, declarations, seasons, attachments, overrides] =
       await Promise.all([
-        Machine.findAll({ where: ids ? { id: ids } : {}, order: ['tag'] }),
+        Machine.findAll({ where: { id: ids }, order: ['tag'] }),
         MachineBook.findAll({ where, raw: true }),
         StoredMeters.read(where),
         this.outcomes(where),
@@ -149,7 +167,6 @@ export class FleetFacts {
         AttachmentRow.findAll({ where, raw: true }),
         ItemOverrideRow.findAll({ where }),
       ]);
-    const lines = await this.lines();
     const bookIdsOf = grouped(books, (row) => row.machineId);
     const seasonsOf = grouped(seasons, (row) => row.machineId);
     const attachmentsOf = grouped(attachments, (row) => row.machineId);
@@ -190,19 +207,18 @@ export class FleetFacts {
   }
 
   /** What became of items in jobs that were signed off. */
-  private async outcomes(where: { machineId?: string[] }): Promise<Map<string, ItemOutcome[]>> {
+  private async outcomes(where: { machineId: string[] }): Promise<Map<string, ItemOutcome[]>> {
     const jobs = await Job.findAll({
       where: { ...where, state: 'signedOff' },
       attributes: ['id', 'machineId', 'doneOn', 'life'],
       raw: true,
     });
     const jobsById = new Map(jobs.map((job) => [job.id, job]));
+    // By their jobs, which the database finds by their machines; a list of ids would make it read them all.
     const rows = await JobItem.findAll({
-      where: {
-        outcome: ['done', 'kept', 'deferred'],
-        ...(where.machineId ? { jobId: { [Op.in]: [...jobsById.keys()] } } : {}),
-      },
+      where: { outcome: ['done', 'kept', 'deferred'] },
       attributes: ['jobId', 'itemId', 'outcome', 'untilLife', 'untilOn'],
+      include: [{ model: Job, attributes: [], required: true, where: { ...where, state: 'signedOff' } }],
       raw: true,
     });
     const outcomes = rows.flatMap(({ jobId, ...row }): ItemOutcome[] => {
@@ -213,7 +229,7 @@ export class FleetFacts {
     return grouped(outcomes, (outcome) => outcome.machineId);
   }
 
-  private async declarations(where: { machineId?: string[] }): Promise<Map<string, ItemPoint[]>> {
+  private async declarations(where: { machineId: string[] }): Promise<Map<string, ItemPoint[]>> {
     const rows = await Declaration.findAll({ where, raw: true });
     const points = rows.map((row): ItemPoint => ({
       machineId: row.machineId,

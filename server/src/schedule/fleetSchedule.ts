@@ -4,6 +4,7 @@ import type { MachineSchedule, ScheduleContext } from '@yugator/core';
 import { literal } from 'sequelize';
 import { ambient } from '../database/ambient.js';
 import { Machine } from '../machine/machine.model.js';
+import { mapGently } from '../queue/breather.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { FleetFacts } from './fleetFacts.js';
@@ -54,15 +55,16 @@ export class FleetSchedule {
       raw: true,
     });
     await this.refresh(rows);
-    return rows.flatMap(({ id }) => {
+    const scheduled = await mapGently(rows, ({ id }) => {
       const stored = this.stored.get(id);
-      if (!stored) return [];
+      if (!stored) return null;
       const known = machines.get(id);
       if (known?.facts === stored.facts) return known;
-      const scheduled = { ...stored, schedule: machineSchedule(stored.facts, context) };
-      machines.set(id, scheduled);
-      return scheduled;
+      const own = { ...stored, schedule: machineSchedule(stored.facts, context) };
+      machines.set(id, own);
+      return own;
     });
+    return scheduled.filter((each) => each !== null);
   }
 
   /** The machines with these ids, as they stand inside the running unit of work, where there is one. */
@@ -116,6 +118,9 @@ export class FleetSchedule {
     machineIds?: readonly string[],
   ): Promise<ScheduledMachine[]> {
     const stored = await this.facts.read(machineIds);
-    return stored.map((machine) => ({ ...machine, schedule: machineSchedule(machine.facts, context) }));
+    return mapGently(stored, (machine) => ({
+      ...machine,
+      schedule: machineSchedule(machine.facts, context),
+    }));
   }
 }

@@ -9,6 +9,7 @@ import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Evidence } from './evidence.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from './fleetSchedule.js';
 import type { ScheduledMachine } from './fleetSchedule.js';
 import { toFleetLines } from './toDueLine.js';
@@ -31,7 +32,7 @@ export class ScheduleController {
   @ForEveryRole()
   @Get('schedule')
   async lines(): Promise<FleetLineDto[]> {
-    return (await this.fleet.read()).flatMap(toFleetLines);
+    return (await mapGently(await this.fleet.read(), toFleetLines)).flat();
   }
 
   @ApiOperation({ summary: 'What a machine gets at each column of its books, up to 500 h' })

@@ -31,6 +31,7 @@ export async function serveWeb(app: NestFastifyApplication, folder: string): Pro
     index: false,
     wildcard: false,
     preCompressed: true,
+    dotfiles: 'ignore',
     maxAge: YEAR_SECONDS * 1000,
     immutable: true,
   });

@@ -1,8 +1,9 @@
 import Button from '@mui/material/Button';
 import type { ButtonProps } from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import type { ReactNode } from 'react';
+import { Loading } from '../page/Loading.js';
 
 interface Props extends Pick<ButtonProps, 'size' | 'variant'> {
   readonly word: string;
@@ -21,7 +22,7 @@ export function DialogButton({ word, label, children, ...look }: Props) {
         {word}
       </Button>
       <Dialog open={open} onClose={close}>
-        {children(close)}
+        <Suspense fallback={<Loading rows={3} />}>{children(close)}</Suspense>
       </Dialog>
     </>
   );

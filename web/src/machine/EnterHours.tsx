@@ -1,26 +1,8 @@
-import TextField from '@mui/material/TextField';
-import { useQuery } from '@tanstack/react-query';
-import type { EnterRoundDto, RoundMeterDto, RoundResultDto } from '@yugator/contracts';
-import type { MeterName } from '@yugator/core';
-import { useState } from 'react';
-import { sentenceOf } from '../api/problem.js';
-import { useWrite } from '../api/useWrite.js';
+import { lazy } from 'react';
 import { DialogButton } from '../form/DialogButton.js';
-import { FormDialog } from '../form/FormDialog.js';
-import { Failed } from '../page/Failed.js';
-import { Loading } from '../page/Loading.js';
-import { useNotice } from '../page/Notice.js';
-import { ReadingPhoto } from '../photo/ReadingPhoto.js';
-import { judgeTyped } from '../round/judge.js';
-import { roundQueries } from '../round/roundQueries.js';
-import { useNow } from '../round/useNow.js';
-import { verdictWords } from '../round/verdictWords.js';
-import { hoursWords, parseFigure } from '../words/figures.js';
+import type { MeterRef } from './HoursForm.js';
 
-interface MeterRef {
-  readonly machineId: string;
-  readonly meter: MeterName;
-}
+const HoursForm = lazy(async () => ({ default: (await import('./HoursForm.js')).HoursForm }));
 
 interface Props extends Partial<MeterRef> {
   readonly machineId: string;
@@ -28,80 +10,11 @@ interface Props extends Partial<MeterRef> {
   readonly size?: 'small';
 }
 
-function HoursForm({ meter, onDone }: { meter: RoundMeterDto; onDone: () => void }) {
-  const [typed, setTyped] = useState('');
-  const [photo, setPhoto] = useState<string | null>(null);
-  const [tried, setTried] = useState(false);
-  const now = useNow();
-  const say = useNotice();
-  const enter = useWrite<RoundResultDto, EnterRoundDto>(
-    (body) => ({ method: 'POST', path: '/round', body }),
-    ['readings'],
-    () => {
-      say(`${meter.tag}: reading kept.`);
-      onDone();
-    },
-  );
-  const verdict = judgeTyped(typed, meter, now);
-  const isWrong =
-    verdict.kind === 'refused' ||
-    verdict.kind === 'unusual' ||
-    verdict.kind === 'notAFigure' ||
-    (tried && verdict.kind === 'empty');
-  const last = meter.readings.at(-1);
-  const submit = () => {
-    setTried(true);
-    const reading = {
-      ...{ machineId: meter.machineId, meter: meter.meter, shown: parseFigure(typed) },
-      ...(photo === null ? {} : { photo }),
-    };
-    if (verdict.kind === 'accepted') enter.mutate({ readings: [reading] });
-    // Asked once more in so many words, the same figure is meant.
-    if (verdict.kind === 'unusual' && tried) enter.mutate({ readings: [{ ...reading, confirmed: true }] });
-  };
-  return (
-    <FormDialog
-      title={`${meter.tag} ${meter.name}: hours now`}
-      problem={enter.error ? sentenceOf(enter.error) : null}
-      submitWord={verdict.kind === 'unusual' && tried ? 'It is right, keep it' : 'Keep'}
-      pending={enter.isPending}
-      onSubmit={submit}
-      onLeave={onDone}
-    >
-      <TextField
-        label="The meter shows"
-        value={typed}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          setTried(false);
-        }}
-        error={isWrong}
-        helperText={
-          verdictWords(verdict) ||
-          (isWrong ? 'Type what the meter shows.' : `Last: ${last ? hoursWords(last.shown) : 'none'} h`)
-        }
-        autoFocus
-        slotProps={{
-          htmlInput: { inputMode: 'decimal', autoComplete: 'off', className: 'fig', style: { fontSize: 26 } },
-        }}
-      />
-      <ReadingPhoto of={meter.tag} jpeg={photo} onChange={setPhoto} />
-    </FormDialog>
-  );
-}
-
-function HoursOf({ machineId, meter, onDone }: MeterRef & { onDone: () => void }) {
-  const { data, error, refetch } = useQuery(roundQueries.round());
-  const own = data?.meters.find((one) => one.machineId === machineId && one.meter === meter);
-  if (own) return <HoursForm meter={own} onDone={onDone} />;
-  return error ? <Failed error={error} again={refetch} /> : <Loading rows={2} />;
-}
-
 /** Enters one meter's reading from the machine's page. */
 export function EnterHours({ machineId, meter = 'engine', word = 'Enter hours', size }: Props) {
   return (
     <DialogButton word={word} {...(size ? { size } : {})}>
-      {(close) => <HoursOf machineId={machineId} meter={meter} onDone={close} />}
+      {(close) => <HoursForm machineId={machineId} meter={meter} onDone={close} />}
     </DialogButton>
   );
 }

@@ -1,28 +1,29 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MachineDetailDto } from '@yugator/contracts';
+import { lazy, Suspense } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
 import { Plate } from '../page/Plate.js';
-import { Defects } from '../defect/Defects.js';
-import { EvidenceProposals } from './EvidenceProposals.js';
-import { RecordList } from '../records/RecordList.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
 import { hoursWords, intervalWords } from '../words/figures.js';
 import { seasonWords } from './seasonWords.js';
 import { CLASS_WORDS, FUEL_WORDS } from './classWords.js';
-import { Details } from './Details.js';
 import { EnterHours } from './EnterHours.js';
 import { fleetQueries } from './fleetQueries.js';
 import styles from './machine.module.css';
-import { Readings } from './Readings.js';
-import { Milestones } from './Milestones.js';
-import { Schedule } from './Schedule.js';
-import { SpecCard } from './SpecCard.js';
 import { StatusChange } from './StatusChange.js';
-import { Use } from './Use.js';
+
+// Fetched when they are first opened: the charts alone weigh as much as all the rest.
+const DueNow = lazy(async () => ({ default: (await import('./DueNow.js')).DueNow }));
+const Readings = lazy(async () => ({ default: (await import('./Readings.js')).Readings }));
+const RecordList = lazy(async () => ({ default: (await import('../records/RecordList.js')).RecordList }));
+const Details = lazy(async () => ({ default: (await import('./Details.js')).Details }));
+const Milestones = lazy(async () => ({ default: (await import('./Milestones.js')).Milestones }));
+const SpecCard = lazy(async () => ({ default: (await import('./SpecCard.js')).SpecCard }));
+const Use = lazy(async () => ({ default: (await import('./Use.js')).Use }));
 
 const TABS = [
   ['schedule', 'Schedule'],
@@ -77,13 +78,7 @@ function TabPanel({ machine, tab }: { machine: MachineDetailDto; tab: string }) 
     case 'details':
       return <Details machine={machine} />;
     default:
-      return (
-        <>
-          <Schedule machine={machine} />
-          <EvidenceProposals machine={machine} />
-          <Defects machine={machine} />
-        </>
-      );
+      return <DueNow machine={machine} />;
   }
 }
 
@@ -122,7 +117,9 @@ export function MachinePage() {
           </NavLink>
         ))}
       </nav>
-      <TabPanel machine={machine} tab={tab} />
+      <Suspense fallback={<Loading />}>
+        <TabPanel machine={machine} tab={tab} />
+      </Suspense>
     </>
   );
 }

@@ -1,15 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MachineDetailDto, WeekOfUseDto } from '@yugator/contracts';
-import {
-  Bar,
-  CartesianGrid,
-  ComposedChart,
-  Line,
-  ResponsiveContainer,
-  Tooltip,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { lazy, Suspense } from 'react';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import table from '../page/table.module.css';
@@ -18,6 +9,9 @@ import { dayWords } from '../words/dates.js';
 import { hoursWords } from '../words/figures.js';
 import { fleetQueries } from './fleetQueries.js';
 import { Participation } from './Participation.js';
+
+// The words and the table stand before the drawing comes: what draws it weighs as much as everything else.
+const UseChart = lazy(async () => ({ default: (await import('./UseChart.js')).UseChart }));
 
 function summary(weeks: readonly WeekOfUseDto[]): string {
   const read = weeks.filter(({ observed }) => observed !== null);
@@ -31,50 +25,12 @@ function summary(weeks: readonly WeekOfUseDto[]): string {
   return `${hoursWords(observed)} h in the ${read.length} weeks that were read${share}.`;
 }
 
-function Chart({ weeks, today }: { weeks: readonly WeekOfUseDto[]; today: string }) {
-  const data = weeks.map(({ from, planned, observed }) => ({
-    week: dayWords(from, from),
-    planned,
-    observed,
-  }));
-  const axis = { stroke: 'var(--soft)', tick: { fill: 'var(--soft)', fontSize: 13 } };
+function Weeks({ weeks, today }: { weeks: readonly WeekOfUseDto[]; today: string }) {
   return (
     <>
-      <div
-        style={{ height: 280, background: 'var(--sheet)', border: '1px solid var(--line)', padding: 8 }}
-        aria-hidden
-      >
-        <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart
-            accessibilityLayer={false}
-            data={data}
-            margin={{ top: 8, right: 12, bottom: 4, left: -14 }}
-          >
-            <CartesianGrid stroke="var(--line)" vertical={false} />
-            <XAxis dataKey="week" {...axis} minTickGap={36} />
-            <YAxis {...axis} unit=" h" />
-            <Tooltip
-              isAnimationActive={false}
-              formatter={(value) => (typeof value === 'number' ? `${hoursWords(value)} h` : '')}
-              contentStyle={{
-                background: 'var(--sheet)',
-                border: '1px solid var(--line)',
-                color: 'var(--ink)',
-              }}
-            />
-            <Bar dataKey="observed" name="run" fill="var(--ink)" isAnimationActive={false} />
-            <Line
-              dataKey="planned"
-              name="planned"
-              type="stepAfter"
-              stroke="var(--copper)"
-              strokeWidth={2.5}
-              dot={false}
-              isAnimationActive={false}
-            />
-          </ComposedChart>
-        </ResponsiveContainer>
-      </div>
+      <Suspense fallback={<div style={{ height: 280 }} />}>
+        <UseChart weeks={weeks} />
+      </Suspense>
       <p className="soft">
         Dark bars: hours run in each week, by the readings. Copper line: hours planned by its seasons.
       </p>
@@ -115,7 +71,7 @@ export function Use({ machine }: { machine: MachineDetailDto }) {
     <div style={{ display: 'grid', gap: 12 }}>
       <h2>The last {data.length} weeks</h2>
       <p>{summary(data)}</p>
-      <Chart weeks={data} today={today} />
+      <Weeks weeks={data} today={today} />
       <Participation machine={machine} mayChange={isLead} />
     </div>
   );

@@ -41,7 +41,7 @@ describe('the status of a machine', () => {
     show(<StatusChange machine={machineDetail({ statusChanges: history })} />);
     click('Status: In service');
     const dialog = await screen.findByRole('dialog');
-    expect(within(dialog).getByText(/Laid up since 2026-11-01: Frost/)).toBeDefined();
+    expect(await within(dialog).findByText(/Laid up since 2026-11-01: Frost/)).toBeDefined();
     type('Since', '2027-05-12');
     type('Why', 'Cracked spindle');
     click('Keep');

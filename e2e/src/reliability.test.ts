@@ -1,0 +1,105 @@
+import { execFileSync, spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
+import { freePort, Yugator } from './yugator.js';
+
+const ROOT = resolve(__dirname, '..', '..');
+
+function databaseOf(data: string): number {
+  return Number(readFileSync(join(data, 'mariadb', 'db.pid'), 'utf8'));
+}
+
+async function until(isTrue: () => boolean | Promise<boolean>, patience = 30_000): Promise<boolean> {
+  const end = Date.now() + patience;
+  while (Date.now() < end) {
+    if (await isTrue()) return true;
+    await wait(100);
+  }
+  return false;
+}
+
+const health = (address: string) =>
+  fetch(`${address}/api/health`).then(
+    ({ status }) => status,
+    () => 0,
+  );
+
+describe('a running Yugator', () => {
+  it('goes on when its reader goes away, starts its database again, and stops in time though the database is silent', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'yugator-e2e-'));
+    const address = `http://127.0.0.1:${await freePort()}`;
+    const port = new URL(address).port;
+    const child = spawn('bash', ['-c', `exec ./start --empty --data ${data} --port ${port} > >(head -2)`], {
+      cwd: ROOT,
+    });
+    const ended = new Promise<number | null>((resolved) => child.once('exit', resolved));
+    try {
+      expect(await until(async () => (await health(address)) === 200, 90_000)).toBe(true);
+      const first = databaseOf(data);
+      process.kill(first, 'SIGKILL');
+      expect(
+        await until(() => existsSync(join(data, 'mariadb', 'db.pid')) && databaseOf(data) !== first),
+      ).toBe(true);
+      expect(await until(async () => (await health(address)) === 200)).toBe(true);
+      process.kill(databaseOf(data), 'SIGSTOP');
+      expect(await health(address)).toBe(503);
+      const asked = Date.now();
+      child.kill('SIGTERM');
+      await ended;
+      expect(Date.now() - asked).toBeLessThan(15_000);
+    } finally {
+      child.kill('SIGKILL');
+      rmSync(data, { recursive: true, force: true });
+    }
+  });
+
+  it('that is killed leaves no database behind', async () => {
+    const yugator = await Yugator.on('--empty');
+    await yugator.start();
+    const database = databaseOf(yugator.data);
+    await yugator.stop('SIGKILL');
+    expect(await until(() => !existsSync(`/proc/${database}`), 15_000)).toBe(true);
+    await yugator.remove();
+  });
+});
+
+/** Only root may mount a small disk; elsewhere the server's own tests stand for it. */
+const asRoot = process.getuid?.() === 0 ? describe : describe.skip;
+
+asRoot('a disk that fills up', () => {
+  it('is said before the database breaks, everything is read on, and writing resumes by itself', async () => {
+    const disk = mkdtempSync(join(tmpdir(), 'yugator-disk-'));
+    execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=480m,mode=755', 'tmpfs', disk]);
+    const yugator = await Yugator.at(join(disk, 'data'));
+    try {
+      await yugator.start();
+      const json = { 'content-type': 'application/json' };
+      const signedIn = await fetch(`${yugator.address}/api/session`, {
+        method: 'POST',
+        headers: json,
+        body: JSON.stringify({ name: 'Marit Osgood', password: 'larkmere-shed' }),
+      });
+      const headers = { ...json, cookie: signedIn.headers.get('set-cookie')?.split(';')[0] ?? '' };
+      const write = async () => {
+        const body = JSON.stringify({ unitSystem: 'metric' });
+        return (await fetch(`${yugator.address}/api/session/units`, { method: 'PUT', headers, body })).status;
+      };
+      expect(await write()).toBe(200);
+      const free = Number(
+        execFileSync('df', ['--output=avail', '-B1', disk]).toString().trim().split('\n')[1],
+      );
+      const filler = join(disk, 'filler');
+      execFileSync('fallocate', ['-l', String(free - 20 * 1024 * 1024), filler]);
+      expect(await until(async () => (await write()) === 507)).toBe(true);
+      expect((await fetch(`${yugator.address}/api/today`, { headers })).status).toBe(200);
+      rmSync(filler);
+      expect(await until(async () => (await write()) === 200)).toBe(true);
+    } finally {
+      await yugator.stop();
+      execFileSync('umount', [disk]);
+      rmSync(disk, { recursive: true, force: true });
+    }
+  });
+});

@@ -1,0 +1,15 @@
+import type { MachineDetailDto } from '@yugator/contracts';
+import { Defects } from '../defect/Defects.js';
+import { EvidenceProposals } from './EvidenceProposals.js';
+import { Schedule } from './Schedule.js';
+
+/** What a machine's page opens on: its schedule, what its checks propose, and its open defects. */
+export function DueNow({ machine }: { machine: MachineDetailDto }) {
+  return (
+    <>
+      <Schedule machine={machine} />
+      <EvidenceProposals machine={machine} />
+      <Defects machine={machine} />
+    </>
+  );
+}
