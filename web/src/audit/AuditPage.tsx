@@ -25,6 +25,8 @@ import { ACT_WORDS } from './actWords.js';
 import { auditQueries, queryText } from './auditQueries.js';
 
 const PAGE_SIZE = 100;
+/** A choice of everything is a choice too, and is shown. */
+const SHOWN = { select: { displayEmpty: true }, inputLabel: { shrink: true } } as const;
 /** An export asks page after page; two years of a busy crew are fewer. */
 const MOST_PAGES = 500;
 
@@ -156,6 +158,7 @@ export function AuditPage() {
         <TextField
           select
           label="What"
+          slotProps={SHOWN}
           value={filter.act ?? ''}
           onChange={(event) => choose('act', event.target.value)}
         >
@@ -169,6 +172,7 @@ export function AuditPage() {
         <TextField
           select
           label="By"
+          slotProps={SHOWN}
           value={people.data ? (filter.personId ?? '') : ''}
           onChange={(event) => choose('personId', event.target.value)}
         >
