@@ -2,7 +2,6 @@ import { civilDate, instant, scheduleContext } from '@yugator/core';
 import type { DueState, Instant, ScheduleItem } from '@yugator/core';
 import { SetClock } from '../clock/clock.js';
 import { Book } from '../books/book.model.js';
-import { migrator } from '../database/migrator.js';
 import { Job } from '../job/job.model.js';
 import { Machine } from '../machine/machine.model.js';
 import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
@@ -14,7 +13,7 @@ import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { Seasons } from '../season/seasons.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { testDatabase } from '../testing/testDatabase.js';
+import { makeSchema, testDatabase } from '../testing/testDatabase.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { loadDemonstration } from './loadDemonstration.js';
 import { MACHINES } from './larkmere.js';
@@ -34,7 +33,7 @@ describe.each(['2026-11-23T12:00:00Z', '2027-05-13T12:00:00Z', '2028-02-29T00:30
     let database: Awaited<ReturnType<typeof testDatabase>>;
     beforeAll(async () => {
       database = await testDatabase();
-      await migrator(database.sequelize).up();
+      await makeSchema(database.sequelize);
       await loadDemonstration(database.sequelize, now);
     });
     afterAll(() => database.drop());

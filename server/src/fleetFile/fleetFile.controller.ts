@@ -1,6 +1,7 @@
-import { Controller, Get, Header, Post, Req } from '@nestjs/common';
+import { Controller, Get, Header, Post, Req, Res } from '@nestjs/common';
 import { ApiBody, ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { FleetFileDto, ImportFleetDto, ImportResultDto } from '@yugator/contracts';
+import type { FastifyReply } from 'fastify';
 import { AuditTrail } from '../audit/auditTrail.js';
 import { onceKey } from '../database/once.js';
 import { Person } from '../people/person.model.js';
@@ -24,8 +25,13 @@ export class FleetFileController {
   @TakesLong()
   @Header('content-type', 'application/json; charset=utf-8')
   @Get('file')
-  async file(@Caller() person: Person, @Req() { ip: address }: CallerRequest): Promise<string> {
-    const json = await this.thread.export();
+  async file(
+    @Caller() person: Person,
+    @Req() { ip: address }: CallerRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<Buffer> {
+    const { json, tag } = await this.thread.export();
+    reply.header('etag', tag);
     await this.audit.note({ act: 'fleetExported', person, subject: 'the whole fleet', address });
     return json;
   }

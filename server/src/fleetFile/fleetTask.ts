@@ -30,6 +30,6 @@ export interface SentProblem {
 }
 
 export type FleetAnswer =
-  | { readonly kind: 'exported'; readonly json: string }
+  | { readonly kind: 'exported'; readonly json: Uint8Array; readonly tag: string }
   | { readonly kind: 'imported'; readonly result: ImportResultDto; readonly changed: readonly Subject[] }
   | { readonly kind: 'refused'; readonly problem: SentProblem };

@@ -29,11 +29,12 @@ export class FleetThread implements OnApplicationShutdown {
     private readonly feed: LiveFeed,
   ) {}
 
-  /** The fleet file as JSON. */
-  async export(): Promise<string> {
+  /** The fleet file as JSON, with the tag that tells whether it changed. */
+  async export(): Promise<{ json: Buffer; tag: string }> {
     const answer = await this.run({ kind: 'export', ...this.surroundings() });
     if (answer.kind !== 'exported') throw new Error('The thread answered something else.');
-    return answer.json;
+    const { buffer, byteOffset, byteLength } = answer.json;
+    return { json: Buffer.from(buffer, byteOffset, byteLength), tag: answer.tag };
   }
 
   /** Takes the body of an import in, or tries it, as it came. Throws a {@link Problem} with every fault of it. */

@@ -5,12 +5,14 @@ import { SetClock } from '../clock/clock.js';
 import { connect } from '../database/connect.js';
 import { Once } from '../database/once.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
+import { entityTag } from '../gate/entityTag.js';
 import { LiveFeed } from '../live/liveFeed.js';
 import { fieldProblem, Problem } from '../problem/problem.js';
 import { problemOf } from '../problem/problem.filter.js';
 import { FleetFacts } from '../schedule/fleetFacts.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { handedOver } from '../queue/handedOver.js';
 import { ExportFleet } from './exportFleet.js';
 import type { FleetAnswer, FleetTask } from './fleetTask.js';
 import { ImportFleet } from './importFleet.js';
@@ -46,7 +48,8 @@ async function run(task: FleetTask): Promise<FleetAnswer> {
     const seasons = new Seasons(work);
     if (task.kind === 'export') {
       const file = await new ExportFleet(new FleetFacts(), calendar, seasons).file();
-      return { kind: 'exported', json: JSON.stringify(file) };
+      const json = new TextEncoder().encode(JSON.stringify(file));
+      return { kind: 'exported', json, tag: entityTag([json]) };
     }
     const body = importBody(task.bytes);
     const take = () => new ImportFleet(work, calendar, seasons).import(body, task.importer);
@@ -60,7 +63,8 @@ async function run(task: FleetTask): Promise<FleetAnswer> {
 /** Exports or imports a whole fleet in this thread, over a connection of its own. What is refused comes back as data. */
 export default async function fleetWorker(task: FleetTask): Promise<FleetAnswer> {
   try {
-    return await run(task);
+    const answer = await run(task);
+    return answer.kind === 'exported' ? handedOver(answer, answer.json) : answer;
   } catch (error) {
     const problem = problemOf(error);
     if (!problem) throw error;

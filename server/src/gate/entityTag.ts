@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 
 /** The tag of an answer, weak because it goes out in several encodings (RFC 9110, 8.8.1). */
-export function entityTag(pieces: readonly (string | Buffer)[]): string {
+export function entityTag(pieces: readonly (string | Uint8Array)[]): string {
   const hash = createHash('sha1');
   for (const piece of pieces) hash.update(piece);
   return `W/"${hash.digest('base64url')}"`;

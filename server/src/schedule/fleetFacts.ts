@@ -131,7 +131,7 @@ class Lines {
 }
 
 /** Machines whose years of history are read at once: so many that others are not held up meanwhile. */
-const BATCH = 20;
+const BATCH = 40;
 
 /** Reads what schedules follow from. */
 @Injectable()

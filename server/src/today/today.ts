@@ -1,15 +1,18 @@
 import { Injectable } from '@nestjs/common';
 import { SEVERITIES } from '@yugator/contracts';
-import type { TodayCountsDto, TodayDto, TodayMachineDto } from '@yugator/contracts';
+import type { StaleMeterDto, TodayCountsDto, TodayDto, TodayMachineDto } from '@yugator/contracts';
 import { compareMachines, strongestState } from '@yugator/core';
+import type { CivilDate } from '@yugator/core';
 import { staleDaysOf } from '../meter/toRoundMeter.js';
 import { meterOf, meterWords, readMeters } from '../meter/readMeters.js';
 import { Defects } from '../defect/defects.js';
 import { Job } from '../job/job.model.js';
+import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { toBitingLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
+import type { Site } from '../site/site.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 
 /** A day's work is never longer; the rest stands in the schedule of the fleet. */
@@ -39,20 +42,13 @@ export class Today {
       .sort(compareMachines);
     return {
       today,
-      machines: ordered
-        .slice(0, MACHINES_LISTED)
-        .map(({ scheduled }) => this.machine(scheduled, jobOf.get(scheduled.machine.id) ?? null)),
+      machines: await mapGently(ordered.slice(0, MACHINES_LISTED), ({ scheduled }) =>
+        this.machine(scheduled, jobOf.get(scheduled.machine.id) ?? null),
+      ),
       more: Math.max(0, ordered.length - MACHINES_LISTED),
-      counts: countsOf(machines),
-      stale: machines
-        .flatMap((scheduled) =>
-          readMeters(scheduled).flatMap((meter) => {
-            const days = staleDaysOf(scheduled, meter, today, site.timeZone, site.staleAfterDays);
-            const { id, tag } = scheduled.machine;
-            const life = meterOf(scheduled, meter)?.life ?? 0;
-            return days === null ? [] : [{ id, meter, tag, name: meterWords(scheduled, meter), days, life }];
-          }),
-        )
+      counts: await countsOf(machines),
+      stale: (await mapGently(machines, (scheduled) => staleMeters(scheduled, today, site)))
+        .flat()
         .sort((a, b) => b.days - a.days),
       short,
       defects: defects.toSorted((a, b) => SEVERITIES.indexOf(b.severity) - SEVERITIES.indexOf(a.severity)),
@@ -75,10 +71,20 @@ export class Today {
   }
 }
 
-function countsOf(machines: readonly ScheduledMachine[]): TodayCountsDto {
+/** The meters of a machine that have not been read for too long. */
+function staleMeters(scheduled: ScheduledMachine, today: CivilDate, site: Site): StaleMeterDto[] {
+  const { id, tag } = scheduled.machine;
+  return readMeters(scheduled).flatMap((meter) => {
+    const days = staleDaysOf(scheduled, meter, today, site.timeZone, site.staleAfterDays);
+    const life = meterOf(scheduled, meter)?.life ?? 0;
+    return days === null ? [] : [{ id, meter, tag, name: meterWords(scheduled, meter), days, life }];
+  });
+}
+
+async function countsOf(machines: readonly ScheduledMachine[]): Promise<TodayCountsDto> {
   const counts = { machines: machines.length, overdue: 0, noRecord: 0, ripe: 0, coming: 0 };
-  for (const { schedule } of machines) {
+  await mapGently(machines, ({ schedule }) => {
     for (const { state } of schedule.answers) if (state !== 'fine' && state !== 'resting') counts[state] += 1;
-  }
+  });
   return counts;
 }
