@@ -136,7 +136,15 @@ describe('a stranger', () => {
     expect(answer.status).toBe(413);
   });
 
-  it('holds no more connections than a crew needs, and no unfinished body for long', async () => {
+  it('is heard out for eight seconds where a body never ends', async () => {
+    const head =
+      'POST /api/session HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: 500\r\n\r\n{';
+    const began = performance.now();
+    expectProblem(await raw(head, { patience: 20_000 }), 408);
+    expect(performance.now() - began).toBeLessThan(12_000);
+  });
+
+  it('holds no more connections than a crew needs', async () => {
     boundConnections(yard.app.getHttpServer(), 5);
     const sockets = Array.from({ length: 12 }, () => connectTo(port, '127.0.0.1'));
     const closed = await Promise.all(
