@@ -40,6 +40,8 @@ async function screens(page: Page): Promise<[path: string, words: string][]> {
     ['/records', 'records, page 1'],
     ['/setup', 'Dunmallet compact tractor'],
     ['/setup/house-rules', 'Not offered'],
+    ['/setup/audit', 'Signed in'],
+    ['/account', 'Where you are signed in'],
     [`/fleet/${machine}/visit`, 'a visit'],
     ['/bench/fill', 'Pour until'],
     ['/bench/viscosity', 'SAE J300'],
