@@ -5,7 +5,7 @@ import { SetClock } from '../clock/clock.js';
 import { connect } from '../database/connect.js';
 import { Once } from '../database/once.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { entityTag } from '../gate/entityTag.js';
+import { EntityTag } from '../gate/entityTag.js';
 import { LiveFeed } from '../live/liveFeed.js';
 import { fieldProblem, Problem } from '../problem/problem.js';
 import { problemOf } from '../problem/problem.filter.js';
@@ -49,7 +49,7 @@ async function run(task: FleetTask): Promise<FleetAnswer> {
     if (task.kind === 'export') {
       const file = await new ExportFleet(new FleetFacts(), calendar, seasons).file();
       const json = new TextEncoder().encode(JSON.stringify(file));
-      return { kind: 'exported', json, tag: entityTag([json]) };
+      return { kind: 'exported', json, tag: new EntityTag().add(json).end() };
     }
     const body = importBody(task.bytes);
     const take = () => new ImportFleet(work, calendar, seasons).import(body, task.importer);

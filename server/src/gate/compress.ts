@@ -2,7 +2,7 @@ import { constants } from 'node:zlib';
 import fastifyCompress from '@fastify/compress';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import type { FastifyInstance } from 'fastify';
-import { entityTag, hasTag } from './entityTag.js';
+import { EntityTag, hasTag } from './entityTag.js';
 
 /** What fits into one packet is not made smaller. */
 const LEAST_BYTES = 1_024;
@@ -19,7 +19,7 @@ export async function compress(app: NestFastifyApplication): Promise<void> {
       done(null, payload);
       return;
     }
-    const tag = entityTag([payload]);
+    const tag = new EntityTag().add(payload).end();
     reply.header('etag', tag);
     if (!hasTag(request.headers['if-none-match'], tag)) done(null, payload);
     else {

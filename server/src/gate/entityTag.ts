@@ -1,10 +1,18 @@
 import { createHash } from 'node:crypto';
 
-/** The tag of an answer, weak because it goes out in several encodings (RFC 9110, 8.8.1). */
-export function entityTag(pieces: readonly (string | Uint8Array)[]): string {
-  const hash = createHash('sha1');
-  for (const piece of pieces) hash.update(piece);
-  return `W/"${hash.digest('base64url')}"`;
+/** Reckons the tag of an answer while its pieces come. It is weak, because they go out in several encodings (RFC 9110, 8.8.1). */
+export class EntityTag {
+  private readonly hash = createHash('sha1');
+
+  add(piece: string | Uint8Array): this {
+    this.hash.update(piece);
+    return this;
+  }
+
+  /** The tag of all that was added; nothing can be added afterwards. */
+  end(): string {
+    return `W/"${this.hash.digest('base64url')}"`;
+  }
 }
 
 /** Whether a client says in If-None-Match that it has the answer of this tag. */

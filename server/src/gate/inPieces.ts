@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { Readable } from 'node:stream';
 import { Injectable } from '@nestjs/common';
 import type { CallHandler, ExecutionContext, NestInterceptor } from '@nestjs/common';
@@ -6,7 +5,7 @@ import type { FastifyReply, FastifyRequest } from 'fastify';
 import { switchMap } from 'rxjs';
 import type { Observable } from 'rxjs';
 import { breather } from '../queue/breather.js';
-import { hasTag } from './entityTag.js';
+import { EntityTag, hasTag } from './entityTag.js';
 
 /** A list of more entries is written piece by piece. */
 const LONG = 50;
@@ -48,12 +47,12 @@ function* texts(value: Whole): Generator<string> {
 /** Pieces of a size that sends well, and the tag of them all. */
 async function pieces(value: Whole): Promise<{ buffers: Buffer[]; tag: string }> {
   const breathe = breather();
-  const hash = createHash('sha1');
+  const tag = new EntityTag();
   const buffers: Buffer[] = [];
   let text = '';
   const keep = () => {
     const buffer = Buffer.from(text);
-    hash.update(buffer);
+    tag.add(buffer);
     buffers.push(buffer);
     text = '';
   };
@@ -63,7 +62,7 @@ async function pieces(value: Whole): Promise<{ buffers: Buffer[]; tag: string }>
     await breathe();
   }
   keep();
-  return { buffers, tag: `W/"${hash.digest('base64url')}"` };
+  return { buffers, tag: tag.end() };
 }
 
 /** Long answers are turned into JSON a few entries at a time, so that a fleet of thousands holds nobody up. */
