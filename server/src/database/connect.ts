@@ -9,7 +9,7 @@ const SQL_MODE =
 /** A row that others hold is waited for within what a request may take. */
 const LOCK_WAIT_SECONDS = 6;
 /** A peer that says nothing for so long is gone. It must exceed the wait for a lock, during which nothing is said either. */
-const SILENCE_MS = 12_000;
+const SILENCE_MS = 20_000;
 /** The driver's own second is too short while the loop is busy and a pool fills after idling. */
 const CONNECT_MS = 5_000;
 const ACQUIRE_MS = 5_000;
