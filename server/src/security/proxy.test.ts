@@ -46,6 +46,14 @@ describe('behind a proxy that is trusted', () => {
     expect((await signIn('wrong', { 'x-forwarded-for': '203.0.113.7' }, 'c')).status).toBe(429);
   });
 
+  it('the host and the page that the proxy tells count, and no other page', async () => {
+    await start(['127.0.0.1']);
+    const told = { host: '127.0.0.1:8420', 'x-forwarded-host': 'yard.example' };
+    expect((await signIn('wrong', { ...told, origin: 'https://yard.example' })).status).toBe(401);
+    expect((await signIn('wrong', { ...told, origin: 'https://evil.example' })).status).toBe(403);
+    expect((await signIn('wrong', { ...told, 'x-forwarded-host': 'evil.example' })).status).toBe(421);
+  });
+
   it('cookies are held to this host and to TLS, where the proxy ends it', async () => {
     await start(['127.0.0.1']);
     const { headers } = await signIn(PASSWORD, { 'x-forwarded-proto': 'https' }, 'mechanic');
