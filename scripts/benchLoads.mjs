@@ -30,7 +30,7 @@ export function benchLoads(root) {
   const tabs = importsOf(root, `${MACHINE}.tsx`).map((path) =>
     path.includes('/') ? path : `machine/${path}`,
   );
-  if (!entry || routes.length < 15 || tabs.length < 7)
+  if (!entry || routes.length < 15 || tabs.length < 6)
     throw new Error('The routes of the web are not found.');
   const weigh = (paths, bytesOf) => {
     const pages = paths.map((path) => `src/${path}.tsx`);

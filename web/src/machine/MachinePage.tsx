@@ -12,12 +12,12 @@ import { hoursWords, intervalWords } from '../words/figures.js';
 import { seasonWords } from './seasonWords.js';
 import { CLASS_WORDS, FUEL_WORDS } from './classWords.js';
 import { EnterHours } from './EnterHours.js';
+import { DueNow } from './DueNow.js';
 import { fleetQueries } from './fleetQueries.js';
 import styles from './machine.module.css';
 import { StatusChange } from './StatusChange.js';
 
 // Fetched when they are first opened: the charts alone weigh as much as all the rest.
-const DueNow = lazy(async () => ({ default: (await import('./DueNow.js')).DueNow }));
 const Readings = lazy(async () => ({ default: (await import('./Readings.js')).Readings }));
 const RecordList = lazy(async () => ({ default: (await import('../records/RecordList.js')).RecordList }));
 const Details = lazy(async () => ({ default: (await import('./Details.js')).Details }));

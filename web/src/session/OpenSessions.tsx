@@ -35,7 +35,7 @@ function Row({ session }: { session: OpenSessionDto }) {
           <Button
             size="small"
             loading={end.isPending}
-            aria-label={`Sign out on ${session.device}, ${session.address}`}
+            aria-label={`Sign out there: ${session.device}, ${session.address}`}
             onClick={() => end.mutate(undefined, { onError: (error) => say(sentenceOf(error)) })}
           >
             Sign out there

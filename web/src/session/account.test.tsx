@@ -20,8 +20,8 @@ describe('one’s own sign-in', () => {
     showTo('operator', <AccountPage />);
     expect(await screen.findByText('this one')).toBeDefined();
     expect(screen.getByText('192.0.2.4, yours alone')).toBeDefined();
-    expect(screen.getAllByRole('button', { name: /Sign out on/ })).toHaveLength(1);
-    press('Sign out on Firefox on Android, 192.0.2.4');
+    expect(screen.getAllByRole('button', { name: /Sign out there/ })).toHaveLength(1);
+    press('Sign out there: Firefox on Android, 192.0.2.4');
     await waitFor(() => expect(sent).toMatchObject([{ method: 'DELETE', path: '/api/session/all/b' }]));
   });
 
