@@ -1,4 +1,5 @@
 export * from './check/checkBody.js';
+export { PageQueryDto } from './check/pageQuery.dto.js';
 export { pointerTo } from './check/pointer.js';
 export * from './audit/audit.dto.js';
 export * from './books/book.dto.js';

@@ -1,5 +1,5 @@
-import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
+import { PageQueryDto } from '../check/pageQuery.dto.js';
+import { IsIn, IsOptional } from 'class-validator';
 import { IsCivilDay, IsId } from '../rules/index.js';
 
 /** What the audit list knows of. */
@@ -44,7 +44,7 @@ export class AuditPageDto {
   total!: number;
 }
 
-export class AuditQueryDto {
+export class AuditQueryDto extends PageQueryDto {
   @IsOptional()
   @IsIn(AUDIT_ACTS, { message: 'Choose what to look for from the list.' })
   act?: AuditAct;
@@ -63,11 +63,4 @@ export class AuditQueryDto {
   @IsOptional()
   @IsCivilDay({ message: 'Give the last day as a date that exists, such as 2027-05-31.' })
   to?: string;
-
-  @IsOptional()
-  @Type(() => Number)
-  @Min(1, { message: 'Pages count from 1.' })
-  @Max(100_000, { message: 'There is no such page.' })
-  @IsInt({ message: 'Give the page as a whole number.' })
-  page?: number;
 }

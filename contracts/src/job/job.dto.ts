@@ -1,5 +1,5 @@
+import { PageQueryDto } from '../check/pageQuery.dto.js';
 import type { Finding, MachineSetUp } from '@yugator/core';
-import { Type } from 'class-transformer';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MachineRefDto, VoidedDto } from '../machine/machine.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
@@ -290,7 +290,7 @@ export class RecordPageDto {
   total!: number;
 }
 
-export class RecordQueryDto {
+export class RecordQueryDto extends PageQueryDto {
   @IsOptional()
   @IsId({ message: 'Choose the machine.' })
   machineId?: string;
@@ -299,11 +299,4 @@ export class RecordQueryDto {
   @IsOptional()
   @IsText({ most: 100, message: 'Keep the search within 100 letters.' })
   search?: string;
-
-  @IsOptional()
-  @Type(() => Number)
-  @Min(1, { message: 'Pages count from 1.' })
-  @Max(100_000, { message: 'There is no such page.' })
-  @IsInt({ message: 'Give the page as a whole number.' })
-  page?: number;
 }

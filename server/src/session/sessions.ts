@@ -4,8 +4,7 @@ import { OWN_DEVICE_DAYS } from '@yugator/contracts';
 import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
-import type { Person } from '../people/person.model.js';
-import { Person as PersonRow } from '../people/person.model.js';
+import { Person } from '../people/person.model.js';
 import { Site, SITE_DEFAULTS } from '../site/site.model.js';
 import { Session } from './session.model.js';
 
@@ -56,10 +55,10 @@ export class Sessions {
   }
 
   /** The session of `token` with its person; null once it ended, was idle for too long, or the person left. */
-  async find(token: string): Promise<(Session & { person: PersonRow }) | null> {
-    const session = await Session.findOne({ where: { tokenHash: hashOf(token) }, include: PersonRow });
+  async find(token: string): Promise<(Session & { person: Person }) | null> {
+    const session = await Session.findOne({ where: { tokenHash: hashOf(token) }, include: Person });
     if (!session?.person?.active || session.expiresAt.getTime() <= this.clock.now()) return null;
-    return session as Session & { person: PersonRow };
+    return session as Session & { person: Person };
   }
 
   /** Notes that a session is in use. Returns for how many days its cookie holds from now on; null where it was noted lately. */
@@ -77,7 +76,7 @@ export class Sessions {
 
   /** Whether the session of this id still holds. */
   async holds(id: string): Promise<boolean> {
-    const session = await Session.findByPk(id, { include: PersonRow });
+    const session = await Session.findByPk(id, { include: Person });
     return Boolean(session?.person?.active) && (session?.expiresAt.getTime() ?? 0) > this.clock.now();
   }
 

@@ -14,6 +14,7 @@ import form_ from '../form/form.module.css';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
+import { Pager } from '../page/Pager.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
 import table from '../page/table.module.css';
@@ -104,16 +105,7 @@ function Entries({ filter }: { filter: Filter }) {
           ))}
         </tbody>
       </table>
-      {pages > 1 ? (
-        <div className={form_.acts} style={{ marginTop: 16 }}>
-          <Button disabled={page === 1} onClick={() => setPage(page - 1)}>
-            Later
-          </Button>
-          <Button disabled={page === pages} onClick={() => setPage(page + 1)}>
-            Earlier
-          </Button>
-        </div>
-      ) : null}
+      <Pager page={page} pages={pages} onPage={setPage} />
     </>
   );
 }

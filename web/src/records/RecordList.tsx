@@ -1,10 +1,9 @@
-import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
-import form_ from '../form/form.module.css';
+import { Pager } from '../page/Pager.js';
 import { PrintLinks } from '../page/PrintLinks.js';
 import { countWords } from '../words/figures.js';
 import { recordQueries } from './recordQueries.js';
@@ -43,16 +42,7 @@ export function RecordList({ machineId, search }: { machineId?: string; search?:
         {pages > 1 ? `, page ${page} of ${pages}` : ''}
       </p>
       <RecordTable records={data.records} withMachine={!machineId} />
-      {pages > 1 ? (
-        <div className={form_.acts} style={{ marginTop: 16 }}>
-          <Button disabled={page === 1} onClick={() => setPage(page - 1)}>
-            Later
-          </Button>
-          <Button disabled={page === pages} onClick={() => setPage(page + 1)}>
-            Earlier
-          </Button>
-        </div>
-      ) : null}
+      <Pager page={page} pages={pages} onPage={setPage} />
     </>
   );
 }
