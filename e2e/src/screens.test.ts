@@ -40,7 +40,7 @@ async function screens(page: Page): Promise<[path: string, words: string][]> {
     ['/records', 'records, page 1'],
     ['/setup', 'Dunmallet compact tractor'],
     ['/setup/house-rules', 'Not offered'],
-    ['/setup/audit', 'Signed in'],
+    ['/setup/audit', 'Signed in|for the crew lead'],
     ['/account', 'Where you are signed in'],
     [`/fleet/${machine}/visit`, 'a visit'],
     ['/bench/fill', 'Pour until'],

@@ -40,6 +40,13 @@ describe('the audit list', () => {
     await waitFor(() => expect(asked.at(-1)).toBe('/api/audit?from=2027-05-14&page=1'));
   });
 
+  it('tells others whose it is, and asks the server for nothing', async () => {
+    showTo('viewer', <AuditPage />);
+    expect(await screen.findByText('The audit list is for the crew lead.')).toBeDefined();
+    expect(screen.queryByRole('button')).toBeNull();
+    expect(asked).toEqual([]);
+  });
+
   it('leaves out of the address what is not filtered', () => {
     expect(queryText({ page: 2 })).toBe('page=2');
     expect(queryText({ act: 'signedIn', from: '2027-05-01', page: 1 })).toBe(

@@ -18,7 +18,7 @@ import { Pager } from '../page/Pager.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
 import table from '../page/table.module.css';
-import { useSession } from '../session/useSession.js';
+import { useIsOneOf, useSession } from '../session/useSession.js';
 import { peopleQueries } from '../setup/peopleQueries.js';
 import { momentWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
@@ -111,7 +111,7 @@ function Entries({ filter }: { filter: Filter }) {
 }
 
 /** Who did what, for the crew lead: filtered, page by page, and as a file. */
-export function AuditPage() {
+function AuditList() {
   const [parameters, setParameters] = useSearchParams();
   const people = useQuery(peopleQueries.list());
   const say = useNotice();
@@ -179,6 +179,19 @@ export function AuditPage() {
         {day('to', 'To the day')}
       </div>
       <Entries key={queryText(filter)} filter={filter} />
+    </>
+  );
+}
+
+/** The audit list; whoever is not the crew lead is told whose it is. */
+export function AuditPage() {
+  if (useIsOneOf('crewLead')) return <AuditList />;
+  return (
+    <>
+      <PageHead name="Audit list" title="Audit list" />
+      <Empty title="The audit list is for the crew lead.">
+        <p className="soft">Ask the crew lead for what you want to know.</p>
+      </Empty>
     </>
   );
 }

@@ -48,7 +48,7 @@ export function ChangePassword() {
       />
       <div>
         <Button type="submit" variant="contained" color="primary" loading={change.isPending}>
-          Change it
+          Set the new password
         </Button>
       </div>
     </form>

@@ -30,7 +30,7 @@ describe('one’s own sign-in', () => {
     showTo('viewer', <AccountPage />);
     type('Present password', 'the old one, long');
     type('New password', 'short');
-    press('Change it');
+    press('Set the new password');
     expect(await screen.findByText(/12 to 200 characters/)).toBeDefined();
     expect(sent).toEqual([]);
     type('New password', 'oil pan under the bench');
@@ -40,7 +40,7 @@ describe('one’s own sign-in', () => {
       detail: 'y',
       errors: [{ pointer: '#/present', code: 'wrong', detail: 'This is not your present password.' }],
     });
-    press('Change it');
+    press('Set the new password');
     expect(await screen.findByText('This is not your present password.')).toBeDefined();
     expect(screen.getByLabelText<HTMLInputElement>('New password').value).toBe('oil pan under the bench');
     expect(sent[0]).toMatchObject({ path: '/api/session/password', body: { present: 'the old one, long' } });
