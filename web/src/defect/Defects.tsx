@@ -1,59 +1,14 @@
-import MenuItem from '@mui/material/MenuItem';
 import { useQuery } from '@tanstack/react-query';
-import { ReportDefectDto, SEVERITIES } from '@yugator/contracts';
-import type { DefectDto, MachineDto } from '@yugator/contracts';
-import { useWrite } from '../api/useWrite.js';
+import type { MachineDto } from '@yugator/contracts';
+import { lazy } from 'react';
 import { DialogButton } from '../form/DialogButton.js';
-import { Field } from '../form/Field.js';
-import { FormDialog } from '../form/FormDialog.js';
-import { useDtoForm } from '../form/useDtoForm.js';
 import { SEVERITY_WORDS } from '../job/outcomeWords.js';
 import { Caution } from '../page/Caution.js';
-import { useNotice } from '../page/Notice.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
-import { capital } from '../words/capital.js';
 import { dayWords } from '../words/dates.js';
 import { defectQueries } from './defectQueries.js';
 
-function ReportForm({ machine, onDone }: { machine: MachineDto; onDone: () => void }) {
-  const say = useNotice();
-  const form = useDtoForm<ReportDefectDto>(ReportDefectDto, { words: '', severity: 'soon' });
-  const report = useWrite<DefectDto[], ReportDefectDto>(
-    (body) => ({ method: 'POST', path: `/machines/${machine.id}/defects`, body }),
-    ['jobs', 'machines'],
-    () => {
-      say(`${machine.tag}: defect taken down.`);
-      onDone();
-    },
-  );
-  const isStop = form.watch('severity') === 'stop';
-  return (
-    <FormDialog
-      title={`${machine.tag} ${machine.name}: a defect`}
-      problem={form.problem}
-      submitWord="Report it"
-      pending={report.isPending}
-      onSubmit={form.handleSubmit((values) => report.mutate({ ...values }, { onError: form.refuse }))}
-      onLeave={onDone}
-    >
-      <Field form={form} name="words" label="What is wrong" multiline minRows={2} />
-      <Field
-        form={form}
-        name="severity"
-        label="How bad it is"
-        select
-        defaultValue="soon"
-        hint={isStop ? 'The machine is taken out of service at once.' : undefined}
-      >
-        {SEVERITIES.map((key) => (
-          <MenuItem key={key} value={key}>
-            {capital(SEVERITY_WORDS[key])}
-          </MenuItem>
-        ))}
-      </Field>
-    </FormDialog>
-  );
-}
+const ReportForm = lazy(async () => ({ default: (await import('./ReportForm.js')).ReportForm }));
 
 /** Open defects of a machine, and the way to report one. They are closed by a job. */
 export function Defects({ machine }: { machine: MachineDto }) {

@@ -1,54 +1,12 @@
-import { DeclareDto } from '@yugator/contracts';
 import type { DueLineDto, MachineDto } from '@yugator/contracts';
-import { useWrite } from '../api/useWrite.js';
+import { lazy } from 'react';
 import { DialogButton } from '../form/DialogButton.js';
-import { Field } from '../form/Field.js';
-import { FormDialog } from '../form/FormDialog.js';
-import { useDtoForm } from '../form/useDtoForm.js';
-import { useNotice } from '../page/Notice.js';
-import { useSession } from '../session/useSession.js';
-import { hoursWords } from '../words/figures.js';
+
+const DeclareForm = lazy(async () => ({ default: (await import('./DeclareForm.js')).DeclareForm }));
 
 interface Props {
   readonly line: DueLineDto;
   readonly machine: MachineDto;
-}
-
-function DeclareForm({ line, machine, onDone }: Props & { onDone: () => void }) {
-  const { today } = useSession();
-  const say = useNotice();
-  const form = useDtoForm(DeclareDto, { itemId: line.itemId, doneOn: today, life: machine.life, note: '' });
-  const declare = useWrite<MachineDto, DeclareDto>(
-    (body) => ({ method: 'POST', path: `/machines/${machine.id}/declarations`, body }),
-    ['machines'],
-    () => {
-      say(`${line.itemName}: noted.`);
-      onDone();
-    },
-  );
-  return (
-    <FormDialog
-      title={`${machine.tag}, ${line.itemName}: when was it last done?`}
-      problem={form.problem}
-      submitWord="Keep"
-      pending={declare.isPending}
-      onSubmit={form.handleSubmit((values) => declare.mutate(values, { onError: form.refuse }))}
-      onLeave={onDone}
-    >
-      <p className="soft">
-        From the calendar, the filter or the paper record. If nobody knows, do it in a job instead.
-      </p>
-      <Field form={form} name="doneOn" label="Day" type="date" />
-      <Field
-        form={form}
-        name="life"
-        label="Life hours then"
-        figure
-        hint={`It has run ${hoursWords(machine.life)} h by now`}
-      />
-      <Field form={form} name="note" label="Where this is known from" />
-    </FormDialog>
-  );
 }
 
 /** Says when an item without a record was last done. */

@@ -1,0 +1,51 @@
+import MenuItem from '@mui/material/MenuItem';
+import { ReportDefectDto, SEVERITIES } from '@yugator/contracts';
+import type { DefectDto, MachineDto } from '@yugator/contracts';
+import { useWrite } from '../api/useWrite.js';
+import { Field } from '../form/Field.js';
+import { FormDialog } from '../form/FormDialog.js';
+import { useDtoForm } from '../form/useDtoForm.js';
+import { SEVERITY_WORDS } from '../job/outcomeWords.js';
+import { useNotice } from '../page/Notice.js';
+import { capital } from '../words/capital.js';
+
+/** Takes down what is wrong with a machine. */
+export function ReportForm({ machine, onDone }: { machine: MachineDto; onDone: () => void }) {
+  const say = useNotice();
+  const form = useDtoForm<ReportDefectDto>(ReportDefectDto, { words: '', severity: 'soon' });
+  const report = useWrite<DefectDto[], ReportDefectDto>(
+    (body) => ({ method: 'POST', path: `/machines/${machine.id}/defects`, body }),
+    ['jobs', 'machines'],
+    () => {
+      say(`${machine.tag}: defect taken down.`);
+      onDone();
+    },
+  );
+  const isStop = form.watch('severity') === 'stop';
+  return (
+    <FormDialog
+      title={`${machine.tag} ${machine.name}: a defect`}
+      problem={form.problem}
+      submitWord="Report it"
+      pending={report.isPending}
+      onSubmit={form.handleSubmit((values) => report.mutate({ ...values }, { onError: form.refuse }))}
+      onLeave={onDone}
+    >
+      <Field form={form} name="words" label="What is wrong" multiline minRows={2} />
+      <Field
+        form={form}
+        name="severity"
+        label="How bad it is"
+        select
+        defaultValue="soon"
+        hint={isStop ? 'The machine is taken out of service at once.' : undefined}
+      >
+        {SEVERITIES.map((key) => (
+          <MenuItem key={key} value={key}>
+            {capital(SEVERITY_WORDS[key])}
+          </MenuItem>
+        ))}
+      </Field>
+    </FormDialog>
+  );
+}
