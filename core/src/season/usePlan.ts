@@ -19,8 +19,24 @@ export interface UsePlan {
   workingDays(from: number, to: number): number;
   /** the first day after `from` on which {@link exposure} comes to `hours`; null beyond the horizon */
   dayReached(from: number, hours: number): number | null;
-  /** last day that is planned */
+  /** first and last day that are planned */
+  readonly firstDay: number;
   readonly horizon: number;
+}
+
+/** `plan` up to the day before `stopped`, and no hours from then on; all of it where that is null. */
+export function stoppedPlan(plan: UsePlan, stopped: number | null): UsePlan {
+  if (stopped === null) return plan;
+  const last = stopped - 1;
+  return {
+    ...plan,
+    exposure: (from, to) => plan.exposure(from, Math.min(to, last)),
+    workingDays: (from, to) => plan.workingDays(from, Math.min(to, last)),
+    dayReached(from, hours) {
+      const day = plan.dayReached(from, hours);
+      return day !== null && day <= last ? day : null;
+    },
+  };
 }
 
 /** Binary fractions must not move a day. */
@@ -42,6 +58,7 @@ function planOf(first: number, hoursOfDay: Float64Array, working: readonly Span[
     Math.max(0, (sums[upTo(to)] ?? 0) - (sums[upTo(from)] ?? 0));
   return {
     working,
+    firstDay: first,
     horizon: first + days - 1,
     exposure: (from, to) => between(hours, from, to),
     workingDays: (from, to) => between(worked, from, to),
@@ -85,6 +102,15 @@ export function seasonPlan(
     }
   }
   return planOf(first, hoursOfDay, joined(spans));
+}
+
+/** `plan` with every hour times `factor`. */
+export function scaledPlan(plan: UsePlan, factor: number): UsePlan {
+  return {
+    ...plan,
+    exposure: (from, to) => factor * plan.exposure(from, to),
+    dayReached: (from, hours) => plan.dayReached(from, hours / factor),
+  };
 }
 
 /** Where a machine stands in its seasons on a day. */

@@ -1,8 +1,8 @@
 import { dateOfDayNumber, dayNumber } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
-import { evenPlan } from '../season/usePlan.js';
+import { evenPlan, scaledPlan, stoppedPlan } from '../season/usePlan.js';
 import type { UsePlan } from '../season/usePlan.js';
-import { evidence } from './evidence.js';
+import { evidence, hoursPerPlanned } from './evidence.js';
 import { observedRate } from './observedRate.js';
 import { datePassed } from './passed.js';
 import type { HoursRange, ReachedDates, UsageModel, UsagePoint } from './usageModel.js';
@@ -40,6 +40,11 @@ function bracketAround(near: number, whole: Bracket, holds: (day: number) => boo
   return { low, high };
 }
 
+/** The quantile at `z` of the hours run after `from` up to and with `day`. */
+function quantileOn(plan: UsePlan, factor: WorkFactor, from: number, day: number, z: number): number {
+  return hoursQuantile(factor, plan.exposure(from, day), plan.workingDays(from, day), z);
+}
+
 /**
  * Counting from the last reading, the first day on which the quantile at `z` of the hours run comes to `hours`. `near` is a day not
  * far from it, where one is known.
@@ -52,7 +57,7 @@ function dayOfQuantile(
   z: number,
   near: number | null,
 ): number | null {
-  const reaches = (day: number) => hoursQuantile(factor, plan.exposure(from, day), z) >= hours;
+  const reaches = (day: number) => quantileOn(plan, factor, from, day, z) >= hours;
   const whole = { low: from + 1, high: plan.horizon };
   if (whole.low > whole.high) return null;
   const isInside = near !== null && near > whole.low && near < whole.high;
@@ -84,23 +89,27 @@ function forecast(
         return { earlyOn: passedOn, expectedOn: passedOn, lateOn: passedOn };
       }
       const expected = plan.dayReached(last.day, hours / factor.mean);
+      const early = dayOfQuantile(plan, factor, last.day, hours, POINT_90, expected);
+      const late = dayOfQuantile(plan, factor, last.day, hours, POINT_10, expected);
+      // With next to nothing left, the points of so uneven a distribution lie on one side of its mean.
       return {
-        earlyOn: notBeforeToday(dayOfQuantile(plan, factor, last.day, hours, POINT_90, expected)),
+        earlyOn: notBeforeToday(expected === null ? early : Math.min(early ?? expected, expected)),
         expectedOn: notBeforeToday(expected),
-        lateOn: notBeforeToday(dayOfQuantile(plan, factor, last.day, hours, POINT_10, expected)),
+        lateOn: notBeforeToday(expected === null || late === null ? null : Math.max(late, expected)),
       };
     },
     lifeOn(day): HoursRange {
-      const planned = plan.exposure(last.day, dayNumber(day));
+      const to = dayNumber(day);
+      const expected = factor.mean * plan.exposure(last.day, to);
       return {
-        low: last.life + hoursQuantile(factor, planned, POINT_10),
-        expected: last.life + factor.mean * planned,
-        high: last.life + hoursQuantile(factor, planned, POINT_90),
+        low: last.life + Math.min(expected, quantileOn(plan, factor, last.day, to, POINT_10)),
+        expected: last.life + expected,
+        high: last.life + Math.max(expected, quantileOn(plan, factor, last.day, to, POINT_90)),
       };
     },
     mostLikelyLife(day) {
-      const planned = plan.exposure(last.day, dayNumber(day));
-      return last.life + Math.max(ALWAYS_LIKELY_HOURS, hoursQuantile(factor, planned, POINT_99));
+      const most = quantileOn(plan, factor, last.day, dayNumber(day), POINT_99);
+      return last.life + Math.max(ALWAYS_LIKELY_HOURS, most);
     },
   };
 }
@@ -122,36 +131,76 @@ function standstill(points: readonly UsagePoint[], hoursPerWeek: number | null):
   };
 }
 
+/** The factor of what goes on at its own rate: the plan was made of that. */
+const AS_PLANNED = 1;
+
+/** Without a plan: on at the average of the last 90 days, with a range learned from the gaps. */
+function unplanned(
+  points: readonly UsagePoint[],
+  last: UsagePoint,
+  plan: UsePlan,
+  today: number,
+  stopped: number | null,
+): UsageModel {
+  const rate = observedRate(points, today);
+  if (rate === null || rate <= 0) return standstill(points, rate);
+  const first = Math.max(points[0]?.day ?? today, today - EVIDENCE_DAYS);
+  const own = stoppedPlan(evenPlan(rate, first, plan.horizon), stopped);
+  const factor = workFactor(evidence(points, own, today), AS_PLANNED);
+  const isStopped = stopped !== null && stopped <= today;
+  return {
+    hoursPerWeek: isStopped ? 0 : rate * 7,
+    plannedPerWeek: null,
+    ...forecast(points, last, own, factor, today),
+  };
+}
+
 /**
  * The forecast of a machine from its `points` (in order of time, at least one a reading) on `today` (a day number): its plan
  * times its own work factor, learned from the gaps between readings. A machine without a plan goes on at its own average of
- * the last 90 days, with a range learned in the same way. Days ahead count from the last point and are never before `today`.
+ * the last 90 days, with a range learned in the same way. From the day `stopped` on, nothing is expected. Days ahead count from
+ * the last point and are never before `today`.
  */
-export function forecastUsage(points: readonly UsagePoint[], plan: UsePlan, today: number): UsageModel {
+export function forecastUsage(
+  points: readonly UsagePoint[],
+  plan: UsePlan,
+  today: number,
+  stopped: number | null = null,
+): UsageModel {
   const last = points.at(-1);
   if (!last) return standstill(points, null);
-  if (plan.working.length > 0) {
-    const factor = workFactor(evidence(points, plan, today));
-    const plannedPerWeek = plan.exposure(today - 1, today) * 7;
-    return {
-      hoursPerWeek: factor.mean * plannedPerWeek,
-      plannedPerWeek,
-      ...forecast(points, last, plan, factor, today),
-    };
-  }
-  const rate = observedRate(points, today);
-  if (rate === null || rate <= 0) return standstill(points, rate);
-  const own = evenPlan(rate, Math.max(points[0]?.day ?? today, today - EVIDENCE_DAYS), plan.horizon);
-  const learned = workFactor(evidence(points, own, today));
+  if (plan.working.length === 0) return unplanned(points, last, plan, today, stopped);
+  const own = stoppedPlan(plan, stopped);
+  const factor = workFactor(evidence(points, own, today));
+  const plannedPerWeek = own.exposure(today - 1, today) * 7;
   return {
-    hoursPerWeek: rate * 7,
+    hoursPerWeek: factor.mean * plannedPerWeek,
+    plannedPerWeek,
+    ...forecast(points, last, own, factor, today),
+  };
+}
+
+/**
+ * The forecast of an attachment with a meter of its own: it works when the machine is planned to, and runs for each hour planned
+ * what it has run so far.
+ */
+export function forecastAttachment(
+  points: readonly UsagePoint[],
+  plan: UsePlan,
+  today: number,
+  stopped: number | null,
+): UsageModel {
+  const last = points.at(-1);
+  if (!last) return standstill(points, null);
+  if (plan.working.length === 0) return unplanned(points, last, plan, today, stopped);
+  const own = stoppedPlan(plan, stopped);
+  const perPlanned = hoursPerPlanned(evidence(points, own, today));
+  if (perPlanned === null) return standstill(points, null);
+  const scaled = scaledPlan(own, perPlanned);
+  const factor = workFactor(evidence(points, scaled, today), AS_PLANNED);
+  return {
+    hoursPerWeek: scaled.exposure(today - 1, today) * 7,
     plannedPerWeek: null,
-    ...forecast(
-      points,
-      last,
-      own,
-      { ...learned, mean: 1, variance: learned.variance / learned.mean ** 2 },
-      today,
-    ),
+    ...forecast(points, last, scaled, factor, today),
   };
 }

@@ -43,3 +43,9 @@ export function lifeAtDay(points: readonly UsagePoint[], day: number): number {
   if (!before || after.day === day) return after.life;
   return before.life + ((after.life - before.life) * (day - before.day)) / (after.day - before.day);
 }
+
+/** The day on which the last of `points` (in order of time) was first reached: when it was last known to have run. */
+export function lastRun(points: readonly UsagePoint[]): number | null {
+  const last = points.at(-1);
+  return last ? (points[firstAtLeast(points, last.life)]?.day ?? last.day) : null;
+}

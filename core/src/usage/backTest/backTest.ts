@@ -66,11 +66,15 @@ function median(values: readonly number[]): number {
   return sorted.length % 2 ? upper : ((sorted[middle - 1] ?? NaN) + upper) / 2;
 }
 
-/** Forecasts every week of `machines` simulated machines (the seeds from 1 on) and compares with what came. */
-export function backTest(machines: number): BackTest {
+/** Forecasts every week of `machines` simulated machines (the seeds after `after`) and compares with what came. */
+export function backTest(
+  machines: number,
+  simulated: (seed: number) => SimulatedMachine = simulatedMachine,
+  after = 0,
+): BackTest {
   const outcomes: Outcome[] = [];
-  for (let seed = 1; seed <= machines; seed += 1) {
-    const machine = simulatedMachine(seed);
+  for (let seed = after + 1; seed <= after + machines; seed += 1) {
+    const machine = simulated(seed);
     for (let index = FIRST_AS_OF; index < machine.life.length; index += 7) {
       const found = outcome(machine, index);
       if (found) outcomes.push(found);

@@ -3,7 +3,7 @@ import { seasonYear } from '../../season/season.js';
 import type { Season } from '../../season/season.js';
 import { seasonPlan } from '../../season/usePlan.js';
 import type { UsePlan } from '../../season/usePlan.js';
-import { seeded } from './seeded.js';
+import { normal, seeded } from './seeded.js';
 import type { UsagePoint } from '../usageModel.js';
 
 /** A machine whose every day is known, to hold forecasts against. */
@@ -19,11 +19,6 @@ export interface SimulatedMachine {
 
 const FIRST_DAY = dayNumber(civilDate('2024-01-01'));
 const DAYS = 3 * 365;
-
-/** A standard normal number, by Box and Muller. */
-function normal(random: () => number): number {
-  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-}
 
 /** What the weather makes of a week: rain keeps the machine in, fine weather brings more than planned, and some weeks it stands. */
 function weekFactor(random: () => number, weather: number): number {
