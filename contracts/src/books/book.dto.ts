@@ -1,5 +1,5 @@
-import type { Action, MeterName, Trigger } from '@yugator/core';
-import { ACTIONS, METERS } from '@yugator/core';
+import type { Action, Consequence, MeterName, Trigger } from '@yugator/core';
+import { ACTIONS, CONSEQUENCES, METERS } from '@yugator/core';
 import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 import { MACHINE_CLASSES } from '../machine/machineClass.js';
 import type { MachineClass } from '../machine/machineClass.js';
@@ -53,6 +53,11 @@ export class BookItemFieldsDto {
 
   @IsWindowDays()
   windowDays!: number | null;
+
+  /** what lateness costs; left out or null as its action and component have it */
+  @IsOptional()
+  @IsIn(CONSEQUENCES, { message: 'Choose what lateness costs: ruin, wear or care.' })
+  consequence?: Consequence | null;
 }
 
 export class BookFieldsDto {

@@ -1,5 +1,5 @@
-import type { FleetFile, HoursGrid, Trigger } from '@yugator/core';
-import { HOURS_GRIDS } from '@yugator/core';
+import type { FleetFile, HoursGrid, MeterName, Trigger } from '@yugator/core';
+import { HOURS_GRIDS, METERS } from '@yugator/core';
 import {
   Equals,
   IsBoolean,
@@ -99,8 +99,13 @@ export class FileJudgementDto extends FilePointDto {
   @IsMeterHours()
   untilLife!: number | null;
 
-  @ValidateIf((judgement: FileJudgementDto) => judgement.untilOn !== null)
-  @IsCivilDay({ message: 'Give the day as a date that exists, such as 2027-07-01.' })
+  /** the meter of those hours; left out or null for the engine's */
+  @IsOptional()
+  @IsIn(METERS, { message: 'Choose the meter: engine, loader, deck, blower or blade.' })
+  meter?: MeterName | null;
+
+  @ValidateIf((judgement: FileJudgementDto) => judgement.untilOn !== null || judgement.untilLife === null)
+  @IsCivilDay({ message: 'Give the hours or the day until which it holds, the day such as 2027-07-01.' })
   untilOn!: string | null;
 }
 

@@ -1,5 +1,6 @@
 import { PageQueryDto } from '../check/pageQuery.dto.js';
-import type { Finding, MachineSetUp } from '@yugator/core';
+import { METERS } from '@yugator/core';
+import type { Finding, MachineSetUp, MeterName } from '@yugator/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MachineRefDto, VoidedDto } from '../machine/machine.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
@@ -35,10 +36,15 @@ export class OutcomeDto {
   @IsIn(OUTCOMES, { message: 'Choose done, kept, deferred or defect.' })
   outcome!: Outcome | null;
 
-  /** life hours of the engine at which a part that is kept is looked at again, or deferred work is due */
+  /** life hours at which a part that is kept is looked at again, or deferred work is due */
   @IsOptional()
   @IsMeterHours()
   untilLife?: number | null;
+
+  /** the meter of those hours; left out or null for the engine's */
+  @IsOptional()
+  @IsIn(METERS, { message: 'Choose the meter: engine, loader, deck, blower or blade.' })
+  untilMeter?: MeterName | null;
 
   /** the day of the same */
   @IsOptional()
@@ -190,6 +196,7 @@ export class JobItemDto {
   /** null while nothing is said */
   outcome!: Outcome | null;
   untilLife!: number | null;
+  untilMeter!: MeterName | null;
   untilOn!: string | null;
   severity!: Severity | null;
   note!: string;

@@ -1,3 +1,5 @@
+import type { StatusKind } from '@yugator/core';
+
 /** The classes of machine a grounds crew keeps. */
 export const MACHINE_CLASSES = ['ridingMower', 'zeroTurn', 'compactTractor', 'utilityVehicle'] as const;
 export type MachineClass = (typeof MACHINE_CLASSES)[number];
@@ -14,8 +16,8 @@ export type Cooling = (typeof COOLINGS)[number];
  * - `outOfService`: not to be used until it is mended
  * - `retired`: gone; only its history is kept
  */
-export const MACHINE_STATUSES = ['inService', 'laidUp', 'outOfService', 'retired'] as const;
-export type MachineStatus = (typeof MACHINE_STATUSES)[number];
+export type MachineStatus = StatusKind;
+export { MACHINE_STATUSES } from '@yugator/core';
 
 export const ATTACHMENT_KINDS = ['loader', 'deck', 'blower', 'blade'] as const;
 export type AttachmentKind = (typeof ATTACHMENT_KINDS)[number];

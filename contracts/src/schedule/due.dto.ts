@@ -1,4 +1,12 @@
-import type { Action, DueState, Extension, MeterName, Trigger } from '@yugator/core';
+import type {
+  Action,
+  Consequence,
+  DueState,
+  Extension,
+  MeterName,
+  Trigger,
+  UnresolvedCode,
+} from '@yugator/core';
 
 /** From where an item's interval counts. */
 export class BaselineDto {
@@ -39,7 +47,7 @@ export class LimitDto {
 
 /** A trigger that gives no limit though it should. */
 export class UnresolvedDto {
-  code!: 'noSeason' | 'noOtherItem';
+  code!: UnresolvedCode;
   trigger!: Trigger;
 }
 
@@ -52,6 +60,8 @@ export class DueLineDto {
   /** the book it stands in; null for an item of the machine's own */
   bookName!: string | null;
   state!: DueState;
+  /** what lateness costs */
+  consequence!: Consequence;
   baseline!: BaselineDto;
   /** the deciding one first; empty with no record */
   limits!: LimitDto[];

@@ -1,4 +1,4 @@
-import type { DueState } from '@yugator/core';
+import type { Consequence, DueState } from '@yugator/core';
 import type { MachineClass } from '../machine/machineClass.js';
 import { LimitDto } from './due.dto.js';
 
@@ -13,6 +13,8 @@ export class FleetLineDto {
   itemName!: string;
   bookName!: string | null;
   state!: DueState;
+  /** what lateness costs */
+  consequence!: Consequence;
   /** the deciding limit; null with no record */
   limit!: LimitDto | null;
   earlyOn!: string | null;

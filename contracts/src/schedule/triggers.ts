@@ -9,6 +9,7 @@ const WORDS: Record<TriggerFault, string> = {
   hours: 'Give the hours as a number from 0.1 to 20,000, such as 50.',
   count: 'Give the days or months as a whole number from 1, such as 12.',
   unit: 'Choose days or months.',
+  inUse: 'Only days wait for the machine to work; months are about age.',
   meter: 'Choose the meter: engine, loader, deck, blower or blade.',
   grid: 'Choose how hours are counted: since done, or on the meter.',
   season: 'Name the season and say whether its first or last day counts.',

@@ -29,7 +29,7 @@ export function triggersOfRow(columns: readonly ChartColumn[], row: ChartRow, me
     if (mark === null) return [];
     if (column.kind === 'calendar') {
       const { count, unit } = column;
-      return [{ kind: mark === 'first' ? 'firstCalendar' : 'everyCalendar', count, unit }];
+      return [{ kind: mark === 'first' ? 'firstCalendar' : 'everyCalendar', count, unit, inUse: null }];
     }
     if (mark === 'first') return [{ kind: 'firstHours', hours: column.hours, meter }];
     return addsNothing(column.hours, everyHours)

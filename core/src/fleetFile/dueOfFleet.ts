@@ -25,20 +25,18 @@ export interface FileDueLine {
   readonly lateOn: CivilDate | null;
 }
 
-/** Every item of every machine of a fleet file on `today`, machines in the order of the file, each worst first; retired ones left out. */
+/** Every item of every machine of a fleet file on `today`, machines in the order of the file, each worst first; nothing of a retired one is due. */
 export function dueOfFleet(file: FleetFile, today: CivilDate): FileDueLine[] {
   const context = scheduleContext(siteOfFile(file), today);
-  return file.machines
-    .filter(({ status }) => status !== 'retired')
-    .flatMap((machine) =>
-      machineSchedule(factsOfFile(machine, file.books), context).answers.map(
-        ({ item, state, deciding, baseline, earlyOn, expectedOn, lateOn }) => ({
-          ...{ machine: machine.tag, item: item.name, state, baseline, earlyOn, expectedOn, lateOn },
-          dueHours: deciding?.kind === 'hours' ? deciding.at : null,
-          dueOn: deciding?.kind === 'calendar' ? deciding.on : (deciding?.expectedOn ?? null),
-          left: deciding?.left ?? null,
-          deciding: deciding?.rule ?? null,
-        }),
-      ),
-    );
+  return file.machines.flatMap((machine) =>
+    machineSchedule(factsOfFile(machine, file.books), context).answers.map(
+      ({ item, state, deciding, baseline, earlyOn, expectedOn, lateOn }) => ({
+        ...{ machine: machine.tag, item: item.name, state, baseline, earlyOn, expectedOn, lateOn },
+        dueHours: deciding?.kind === 'hours' ? deciding.at : null,
+        dueOn: deciding?.expectedOn ?? null,
+        left: deciding?.left ?? null,
+        deciding: deciding?.rule ?? null,
+      }),
+    ),
+  );
 }

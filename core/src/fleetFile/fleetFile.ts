@@ -6,7 +6,10 @@ import type { MeterName, HoursGrid, Trigger } from '../schedule/trigger.js';
 import type { Action, ScheduleItem } from '../schedule/item.js';
 import type { Extension, ItemHistory, ServicePoint } from '../schedule/baseline.js';
 import { withOverrides } from '../schedule/override.js';
+import { parseTrigger } from '../schedule/parseTrigger.js';
 import type { MachineFacts } from '../schedule/machineSchedule.js';
+import type { StatusKind } from '../schedule/workingTime.js';
+import type { Consequence } from '../schedule/consequence.js';
 import type { SiteSettings } from '../schedule/scheduleContext.js';
 
 /** A fleet as it is exported: everything that due answers follow from, with names in place of ids. */
@@ -36,6 +39,7 @@ export interface FileItem {
   readonly renews: readonly string[];
   readonly windowHours?: number | null;
   readonly windowDays?: number | null;
+  readonly consequence?: Consequence | null;
 }
 
 /** What `book` is for an item that only the machine has. */
@@ -57,6 +61,8 @@ export interface FilePoint extends FileItemRef {
 export interface FileJudgement extends FilePoint {
   readonly kind: Extension['kind'];
   readonly untilLife: number | null;
+  /** the meter of those hours; left out or null for the engine's */
+  readonly meter?: MeterName | null;
   readonly untilOn: string | null;
 }
 
@@ -84,7 +90,7 @@ export interface FileMachine {
   readonly inServiceOn: string;
   readonly inServiceHours: number;
   readonly cameNew: boolean;
-  readonly status: string;
+  readonly status: StatusKind;
   readonly statusSince?: string | null;
   readonly books: readonly string[];
   /** what only this machine has */
@@ -92,7 +98,7 @@ export interface FileMachine {
   readonly seasons: readonly { readonly season: string; readonly hoursPerWeek: number }[];
   readonly attachments: readonly {
     readonly kind: Exclude<MeterName, 'engine'>;
-    /** of the engine's hours; null where it has a meter of its own, whose segments and readings follow */
+    /** of the engine's hours; null where it has a meter of its own; readings of its own count before any share */
     readonly share: number | null;
     readonly hoursAtStart: number;
     readonly engineAtStart: number;
@@ -112,12 +118,18 @@ export function fileItemId({ book, item }: FileItemRef): string {
   return `${book} / ${item}`;
 }
 
+/** A trigger with all that its kind has, where the file left out what is usual. Throws a RangeError for what is none. */
+function wholeTrigger(loose: Trigger, book: string): Trigger {
+  const parsed = parseTrigger(loose);
+  if ('fault' in parsed) throw new RangeError(`A trigger of "${book}" is wrong: ${parsed.fault}.`);
+  const { trigger } = parsed;
+  return trigger.kind === 'everyNth'
+    ? { ...trigger, itemId: fileItemId({ book, item: trigger.itemId }) }
+    : trigger;
+}
+
 function withIds(triggers: readonly Trigger[], book: string): Trigger[] {
-  return triggers.map((trigger) =>
-    trigger.kind === 'everyNth'
-      ? { ...trigger, itemId: fileItemId({ book, item: trigger.itemId }) }
-      : trigger,
-  );
+  return triggers.map((trigger) => wholeTrigger(trigger, book));
 }
 
 function itemsOf(book: Pick<FileBook, 'name' | 'items'>): ScheduleItem[] {
@@ -127,6 +139,7 @@ function itemsOf(book: Pick<FileBook, 'name' | 'items'>): ScheduleItem[] {
     triggers: withIds(item.triggers, book.name),
     renews: item.renews.map((other) => fileItemId({ book: book.name, item: other })),
     window: { hours: item.windowHours ?? null, days: item.windowDays ?? null },
+    consequence: item.consequence ?? null,
   }));
 }
 
@@ -141,9 +154,9 @@ function toServicePoint({ on, life }: FilePoint): ServicePoint {
 }
 
 function toExtension(judgement: FileJudgement): Extension {
-  const { kind, untilLife, untilOn } = judgement;
+  const { kind, untilLife, untilOn, meter = null } = judgement;
   const made = toServicePoint(judgement);
-  return { kind, made, untilLife, untilOn: untilOn === null ? null : civilDate(untilOn) };
+  return { kind, made, untilLife, meter, untilOn: untilOn === null ? null : civilDate(untilOn) };
 }
 
 function historyOf({ done, declared, judged = [] }: FileMachine): Map<string, ItemHistory> {
@@ -176,9 +189,9 @@ function meterOf(
 }
 
 function hoursOf(attachment: FileMachine['attachments'][number], inServiceOn: string): AttachmentMeter {
-  const { share, hoursAtStart, engineAtStart } = attachment;
-  return share === null
-    ? { kind: 'own', ...meterOf(attachment, inServiceOn) }
+  const { share, hoursAtStart, engineAtStart, readings = [] } = attachment;
+  return share === null || readings.length > 0
+    ? { kind: 'own', hoursAtStart, ...meterOf(attachment, inServiceOn) }
     : { kind: 'share', share, hoursAtStart, engineAtStart };
 }
 
@@ -226,8 +239,11 @@ export function factsOfFile(machine: FileMachine, books: readonly FileBook[]): M
       hours: hoursOf(attachment, machine.inServiceOn),
     })),
     participation: machine.seasons.map(({ season, hoursPerWeek }) => ({ seasonId: season, hoursPerWeek })),
-    laidUpSince: machine.status === 'laidUp' && machine.statusSince ? civilDate(machine.statusSince) : null,
-    items: withOverrides(items, overrides),
+    status: {
+      kind: machine.status,
+      since: (machine.statusSince ?? null) === null ? null : civilDate(machine.statusSince ?? ''),
+    },
+    ...withOverrides(items, overrides),
     history: historyOf(machine),
   };
 }

@@ -13,9 +13,10 @@ export type AttachmentMeter =
       readonly hoursAtStart: number;
       readonly engineAtStart: number;
     }
-  /** a meter of its own */
+  /** a meter of its own; before it was first read it stands at `hoursAtStart` */
   | {
       readonly kind: 'own';
+      readonly hoursAtStart: number;
       readonly segments: readonly MeterSegment[];
       readonly readings: readonly Reading[];
     };

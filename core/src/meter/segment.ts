@@ -1,4 +1,5 @@
 import type { Instant } from '../calendar/instant.js';
+import { dayNumberAt } from '../calendar/zoneDay.js';
 import { lifeHours, roundHours } from './lifeHours.js';
 import type { LifeHours } from './lifeHours.js';
 import type { LifeReading, Reading } from './reading.js';
@@ -69,4 +70,15 @@ export function toLife(readings: readonly Reading[], segments: readonly MeterSeg
   }
   // Readings mostly come as they were taken, and most fleets have years of them.
   return isInOrder ? result : result.sort(compareReadings);
+}
+
+/** Those of `readings` (in order of time) that were taken up to and with `day`, a day number in `timeZone`. */
+export function readingsUpTo(
+  readings: readonly LifeReading[],
+  day: number,
+  timeZone: string,
+): readonly LifeReading[] {
+  const isLater = ({ at }: LifeReading) => dayNumberAt(at, timeZone) > day;
+  const last = readings.at(-1);
+  return last && isLater(last) ? readings.filter((reading) => !isLater(reading)) : readings;
 }

@@ -1,5 +1,6 @@
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { LifeHours } from '../meter/lifeHours.js';
+import type { MeterName } from './trigger.js';
 
 /** A day and the life hours of the engine on it. */
 export interface ServicePoint {
@@ -18,8 +19,10 @@ export type Baseline =
 export interface Extension {
   readonly kind: 'kept' | 'deferred';
   readonly made: ServicePoint;
-  /** life hours of the engine at which it is due now; null where only the date counts */
+  /** life hours at which it is due now; null where only the date counts */
   readonly untilLife: number | null;
+  /** the meter of those hours; null for the engine's */
+  readonly meter: MeterName | null;
   /** the day on which it is due now; null where only the hours count */
   readonly untilOn: CivilDate | null;
 }
@@ -63,9 +66,11 @@ export function baselineOf(history: ItemHistory, entry: EntryIntoService): Basel
   return { kind: 'noRecord' };
 }
 
-/** The judgement that holds since the baseline, if one was made after it. */
+/** The judgement that holds since the baseline, if one was made after it. One without any limit says nothing. */
 export function extensionSince(baseline: Baseline, history: ItemHistory): Extension | undefined {
-  const made = (history.extensions ?? []).map((extension) => ({ ...extension.made, extension }));
+  const made = (history.extensions ?? [])
+    .filter(({ untilLife, untilOn }) => untilLife !== null || untilOn !== null)
+    .map((extension) => ({ ...extension.made, extension }));
   const last = latest(made);
   if (!last) return undefined;
   return baseline.kind === 'noRecord' || baseline.kind === 'enteredService' || isLater(last, baseline)

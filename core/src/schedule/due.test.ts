@@ -161,7 +161,7 @@ describe('hours counted as multiples on the meter', () => {
 describe('running-in', () => {
   const items = [
     item('oil', [{ kind: 'firstHours', hours: 5, meter: 'engine' }, everyHours(50), every(12, 'month')]),
-    item('bolts', [{ kind: 'firstCalendar', count: 1, unit: 'month' }, every(12, 'month')]),
+    item('bolts', [{ kind: 'firstCalendar', count: 1, unit: 'month', inUse: null }, every(12, 'month')]),
   ];
   const entry = { ...point('2026-04-01', 0.4), cameNew: true };
 

@@ -1,18 +1,18 @@
-import { dayNumber } from '../calendar/civilDate.js';
+import { dateOfDayNumber, dayNumber } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { ReachedDates } from '../usage/usageModel.js';
 import { baselineOf, extensionSince } from './baseline.js';
 import type { Baseline, EntryIntoService, ItemHistory } from './baseline.js';
 import { compareStates } from './dueState.js';
 import type { DueState } from './dueState.js';
+import { standsStill } from './inUse.js';
 import type { ScheduleItem } from './item.js';
-import { calendarLimit, extensionLimits } from './limit.js';
+import { judgedLimits } from './judgement.js';
 import type { Limit } from './limit.js';
-import { limitsOf } from './limits.js';
-import type { FindItem, Limits, Unresolved } from './limits.js';
+import { limitsOf, storageLimit } from './limits.js';
+import type { Limits, Unresolved } from './limits.js';
+import type { FindItem } from './nthTrigger.js';
 import type { Standing } from './standing.js';
-import { nextStorage } from './storageTrigger.js';
-import { countsHours } from './trigger.js';
 
 /** Days ahead within which an item counts as coming. */
 const COMING_DAYS = 30;
@@ -36,16 +36,26 @@ function stateOfLimit(limit: Limit, today: number): DueState {
   return 'fine';
 }
 
-/** The stronger state first; within a state the earlier date, then the interval that is used up further. */
-function compareLimits(a: Limit, b: Limit, today: number): number {
-  const byState = compareStates(stateOfLimit(a, today), stateOfLimit(b, today));
-  if (byState !== 0) return byState;
-  if (a.expectedOn !== b.expectedOn) {
-    if (a.expectedOn === null) return 1;
-    if (b.expectedOn === null) return -1;
-    return a.expectedOn < b.expectedOn ? -1 : 1;
-  }
-  return b.used - a.used;
+const BEFORE_ALL = -Infinity;
+const AFTER_ALL = Infinity;
+
+/**
+ * The day number on which a limit comes. One that was passed on a day that nobody knows came before all others. One without a day
+ * comes any day now where it is ripe and the machine works, and never while it rests.
+ */
+function comesOn({ expectedOn, overdue, ripe }: Limit, { today, working }: Standing): number {
+  if (expectedOn !== null) return dayNumber(expectedOn);
+  if (overdue) return BEFORE_ALL;
+  return ripe && working.works ? today : AFTER_ALL;
+}
+
+/** The limit that comes first decides, even if another is already ripe; one that was passed came before any that was not. */
+function compareLimits(a: Limit, b: Limit, standing: Standing): number {
+  if (a.overdue !== b.overdue) return a.overdue ? -1 : 1;
+  const [onA, onB] = [comesOn(a, standing), comesOn(b, standing)];
+  if (onA !== onB) return onA < onB ? -1 : 1;
+  const { today } = standing;
+  return compareStates(stateOfLimit(a, today), stateOfLimit(b, today)) || b.used - a.used;
 }
 
 function earlier(a: CivilDate | null, b: CivilDate | null): CivilDate | null {
@@ -66,64 +76,79 @@ function datesOf(limits: readonly Limit[], deciding: Limit | null): ReachedDates
 }
 
 /** Limits of an item that is only done in storage: they count from the lay-up, so nobody needs to know the last time. */
-function storageOnly(item: ScheduleItem, standing: Standing): Limits | null {
+function storageOnly(item: ScheduleItem, standing: Standing, ahead: number): Limits | null {
   const limits: Limit[] = [];
   for (const trigger of item.triggers) {
     if (trigger.kind !== 'storage') return null;
-    const span = nextStorage(trigger, null, standing);
-    if (span) limits.push(calendarLimit(trigger, span.from, span.on, item, standing));
+    const limit = storageLimit(trigger, item, null, standing, ahead);
+    if (limit) limits.push(limit);
   }
   return item.triggers.length ? { limits, unresolved: [] } : null;
 }
 
-/** The limits that count for an item; null where nothing says from when. */
-function countingLimits(
-  item: ScheduleItem,
-  baseline: Baseline,
-  history: ItemHistory,
-  entry: EntryIntoService,
-  standing: Standing,
-  find: FindItem,
-): Limits | null {
-  const extension = extensionSince(baseline, history);
-  if (extension) return { limits: extensionLimits(extension, item, standing), unresolved: [] };
-  return baseline.kind === 'noRecord'
-    ? storageOnly(item, standing)
-    : limitsOf(item, baseline, entry, standing, find);
-}
-
-function stateOf(item: ScheduleItem, deciding: Limit | null, standing: Standing): DueState {
-  const state = deciding ? stateOfLimit(deciding, standing.today) : 'fine';
-  const rests = standing.isLaidUp && item.triggers.length > 0 && item.triggers.every(countsHours);
-  return state === 'fine' && rests ? 'resting' : state;
+/** An item of a machine with its past, as it stands on a day. */
+export interface ItemStanding {
+  readonly item: ScheduleItem;
+  readonly history: ItemHistory;
+  readonly entry: EntryIntoService;
+  readonly standing: Standing;
+  readonly find: FindItem;
 }
 
 /**
- * Whether `item` is due, and why: **the rule for "due"**. Every trigger counts from the baseline, and the first to come decides.
- * A judgement made since (kept, deferred) stands in place of the triggers. An item whose last time nobody knows is `noRecord`.
+ * The limits that count for an item, `ahead` of its regular intervals further on; null where nothing says from when. A judgement
+ * made since the last time (kept, deferred) stands in place of the triggers.
  */
-export function dueOf(
-  item: ScheduleItem,
-  history: ItemHistory,
-  entry: EntryIntoService,
-  standing: Standing,
-  find: FindItem = () => undefined,
-): DueAnswer {
-  const baseline = baselineOf(history, entry);
-  const counting = countingLimits(item, baseline, history, entry, standing, find);
-  if (!counting) {
-    const dates = { earlyOn: null, expectedOn: null, lateOn: null };
-    return { item, state: 'noRecord', baseline, limits: [], deciding: null, unresolved: [], ...dates };
+export function countingLimits(of: ItemStanding, baseline: Baseline, ahead = 0): Limits | null {
+  const { item, history, standing } = of;
+  const judgement = extensionSince(baseline, history);
+  if (judgement) {
+    const today = dateOfDayNumber(standing.today);
+    return { limits: judgedLimits(judgement, item, standing, today, ahead), unresolved: [] };
   }
-  const limits = [...counting.limits].sort((a, b) => compareLimits(a, b, standing.today));
+  return baseline.kind === 'noRecord'
+    ? storageOnly(item, standing, ahead)
+    : limitsOf(item, { ...of, from: baseline, ahead });
+}
+
+/** Whether all that makes an item due stands still while the machine does not work; with it what is done together with it. */
+export function itemStandsStill(item: ScheduleItem, find: FindItem): boolean {
+  return (
+    item.triggers.length > 0 &&
+    item.triggers.every((trigger) =>
+      trigger.kind === 'everyNth' ? find(trigger.itemId)?.standsStill === true : standsStill(trigger, item),
+    )
+  );
+}
+
+function stateOf(
+  { item, standing, find }: ItemStanding,
+  counting: Limits | null,
+  deciding: Limit | null,
+): DueState {
+  if (!standing.working.works && itemStandsStill(item, find)) return 'resting';
+  if (deciding) return stateOfLimit(deciding, standing.today);
+  return counting && counting.unresolved.length === 0 ? 'fine' : 'noRecord';
+}
+
+/**
+ * Whether an item is due, and why: **the rule for "due"**. Every trigger counts from the baseline, and the first to come decides.
+ * While the machine does not work, what counts only its running or days in use rests, even if it was overdue before. An item whose
+ * last time nobody knows, or none of whose triggers can count, is `noRecord`.
+ */
+export function dueOf(of: ItemStanding): DueAnswer {
+  const { item, history, entry, standing } = of;
+  const baseline = baselineOf(history, entry);
+  const counting = countingLimits(of, baseline);
+  const limits = [...(counting?.limits ?? [])].sort((a, b) => compareLimits(a, b, standing));
   const deciding = limits[0] ?? null;
   return {
     item,
-    state: stateOf(item, deciding, standing),
+    state: stateOf(of, counting, deciding),
     baseline,
     limits,
     deciding,
-    unresolved: counting.unresolved,
+    unresolved: counting?.unresolved ?? [],
     ...datesOf(limits, deciding),
   };
 }

@@ -1,10 +1,14 @@
+import { dateOfDayNumber } from '../calendar/civilDate.js';
+import type { CivilDate } from '../calendar/civilDate.js';
+import { baselineOf } from './baseline.js';
 import type { EntryIntoService, ItemHistory, ServicePoint } from './baseline.js';
-import { dueOf } from './due.js';
-import type { DueAnswer } from './due.js';
+import { countingLimits, dueOf, itemStandsStill } from './due.js';
+import type { DueAnswer, ItemStanding } from './due.js';
 import type { ScheduleItem } from './item.js';
-import type { FindItem } from './limits.js';
+import type { FindItem, OtherItem } from './nthTrigger.js';
 import { compareAnswers } from './order.js';
 import { renewalsOf } from './renewal.js';
+import type { Renewals } from './renewal.js';
 import type { Standing } from './standing.js';
 
 const NO_POINTS: readonly ServicePoint[] = [];
@@ -27,11 +31,10 @@ function joinedPoints(
 }
 
 /** What counts as an item's past: its own, and the times that what renews it was done or inspected. */
-function pastOf(
+function wholePast(
   item: ScheduleItem,
   history: ReadonlyMap<string, ItemHistory>,
-  renewing: ReadonlyMap<string, readonly string[]>,
-  inspecting: ReadonlyMap<string, readonly string[]>,
+  { renewing, inspecting }: Renewals,
 ): ItemHistory {
   const own = history.get(item.id);
   const renewals = renewing.get(item.id) ?? NO_IDS;
@@ -49,29 +52,62 @@ function pastOf(
   return { completions, declared, extensions: own?.extensions ?? [] };
 }
 
-/** How each of `items` stands and why, worst first. */
+function pointsUpTo(points: readonly ServicePoint[], today: CivilDate): readonly ServicePoint[] {
+  return points.some(({ on }) => on > today) ? points.filter(({ on }) => on <= today) : points;
+}
+
+/** The past up to and with `today`: what is dated later does not count yet. */
+function pastUpTo(history: ItemHistory, today: CivilDate): ItemHistory {
+  const completions = pointsUpTo(history.completions, today);
+  const declared = pointsUpTo(history.declared, today);
+  const extensions = history.extensions ?? [];
+  const isAllPast = extensions.every(({ made }) => made.on <= today);
+  if (isAllPast && completions === history.completions && declared === history.declared) return history;
+  return { completions, declared, extensions: extensions.filter(({ made }) => made.on <= today) };
+}
+
+/**
+ * How each of `items` stands and why, worst first. `omitted` are lines that are not asked of the machine (any more): what was done
+ * of them still renews others.
+ */
 export function dueAnswers(
   items: readonly ScheduleItem[],
+  omitted: readonly ScheduleItem[],
   history: ReadonlyMap<string, ItemHistory>,
   entry: EntryIntoService,
   standing: Standing,
 ): DueAnswer[] {
-  const { renewing, inspecting } = renewalsOf(items);
-  // An item is entered before it is asked for: two that wait for each other would ask for ever.
-  const answers = new Map<ScheduleItem, DueAnswer | undefined>();
-  const answerOf = (item: ScheduleItem): DueAnswer | undefined => {
-    if (answers.has(item)) return answers.get(item);
-    answers.set(item, undefined);
-    const made = dueOf(item, pastOf(item, history, renewing, inspecting), entry, standing, find);
-    answers.set(item, made);
-    return made;
+  const renewals = renewalsOf(items, omitted);
+  const today = dateOfDayNumber(standing.today);
+  // An item that is being asked for is not found: two that wait for each other would ask for ever.
+  const asked = new Set<string>();
+  const standingOf = (item: ScheduleItem): ItemStanding => ({
+    ...{ item, entry, standing, find },
+    history: pastUpTo(wholePast(item, history, renewals), today),
+  });
+  const within = <T>(id: string, work: () => T): T => {
+    asked.add(id);
+    try {
+      return work();
+    } finally {
+      asked.delete(id);
+    }
   };
-  const find: FindItem = (otherId) => {
+  const find: FindItem = (otherId): OtherItem | undefined => {
     const other = items.find(({ id }) => id === otherId);
-    const answer = other && answerOf(other);
-    return other && answer
-      ? { answer, completions: pastOf(other, history, renewing, inspecting).completions }
-      : undefined;
+    if (!other || asked.has(otherId)) return undefined;
+    const of = standingOf(other);
+    return {
+      completions: of.history.completions,
+      standsStill: within(otherId, () => itemStandsStill(other, find)),
+      limitsAhead: (ahead) =>
+        within(otherId, () => {
+          const counting = countingLimits(of, baselineOf(of.history, entry), ahead);
+          return counting && counting.unresolved.length && counting.limits.length === 0
+            ? null
+            : (counting?.limits ?? null);
+        }),
+    };
   };
-  return items.flatMap((item) => answerOf(item) ?? []).sort(compareAnswers);
+  return items.map((item) => within(item.id, () => dueOf(standingOf(item)))).sort(compareAnswers);
 }

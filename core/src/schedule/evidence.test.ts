@@ -46,6 +46,32 @@ describe('evidence', () => {
     expect(of('++++', [everyHours(40)], true)).toMatchObject({ factor: 1.25, triggers: [{ hours: 50 }] });
   });
 
+  it('holds each interval to the book of its own kind: halved hours grow under warranty, months that are the book’s do not', () => {
+    // Hours stand at 50 of 100 and may grow to 75; months stand at 12 of 12 and may not grow at all.
+    const book = [everyHours(100), every(12, 'month')];
+    const present = [everyHours(50), every(12, 'month')];
+    expect(proposeInterval(checks('++++'), { present, book, isUnderWarranty: true })?.triggers).toEqual([
+      everyHours(75),
+      every(12, 'month'),
+    ]);
+  });
+
+  it('compares days with months by their length', () => {
+    // 300 days of a book's 12 months (365.2 days): 450 are too many under warranty, 365 are not.
+    const limits = { present: [every(300, 'day')], book: [every(12, 'month')] };
+    expect(proposeInterval(checks('++++'), { ...limits, isUnderWarranty: true })?.triggers).toEqual([
+      every(365, 'day'),
+    ]);
+    expect(proposeInterval(checks('++++'), { ...limits, isUnderWarranty: false })?.triggers).toEqual([
+      every(450, 'day'),
+    ]);
+  });
+
+  it('never stretches under warranty what the book does not have', () => {
+    const limits = { present: [every(12, 'month')], book: [everyHours(50)], isUnderWarranty: true };
+    expect(proposeInterval(checks('++++'), limits)).toBeNull();
+  });
+
   it('never stretches beyond twice the book, nor cuts below a quarter', () => {
     expect(of('++++', [everyHours(80)])).toMatchObject({ factor: 1.25, triggers: [{ hours: 100 }] });
     expect(of('++++', [everyHours(100)])).toBeNull();

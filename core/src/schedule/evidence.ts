@@ -26,28 +26,39 @@ const SHORTER = 0.5;
 const MOST_OF_BOOK = 2;
 const LEAST_OF_BOOK = 0.25;
 
-function lengthOf(trigger: Trigger): number | null {
-  if (trigger.kind === 'everyHours') return trigger.hours;
-  return trigger.kind === 'everyCalendar' ? trigger.count : null;
+/** Mean days of a month of the Gregorian calendar: 146,097 days in 4,800 months. */
+const DAYS_OF_A_MONTH = 146_097 / 4_800;
+
+/** How long a trigger's interval is, and in what, so that like is compared with like; null for one without an interval. */
+function intervalOf(trigger: Trigger): { readonly of: string; readonly length: number } | null {
+  if (trigger.kind === 'everyHours') return { of: `hours ${trigger.meter}`, length: trigger.hours };
+  if (trigger.kind !== 'everyCalendar') return null;
+  const days = trigger.unit === 'day' ? 1 : DAYS_OF_A_MONTH;
+  return { of: 'days', length: trigger.count * days };
 }
 
-function scaled(trigger: Trigger, factor: number): Trigger {
-  if (trigger.kind === 'everyHours')
-    return { ...trigger, hours: Math.max(1, Math.round(trigger.hours * factor)) };
-  if (trigger.kind === 'everyCalendar')
-    return { ...trigger, count: Math.max(1, Math.round(trigger.count * factor)) };
-  return trigger;
-}
-
-/** How much of the book's interval the present one is; 1 where they cannot be compared. */
-function shareOfBook(present: readonly Trigger[], book: readonly Trigger[]): number {
-  for (const trigger of present) {
-    const length = lengthOf(trigger);
-    const printed = book.find(({ kind }) => kind === trigger.kind);
-    const whole = printed ? lengthOf(printed) : null;
-    if (length !== null && whole) return length / whole;
+/** The interval of the book that a present one stands for, in its own measure; null where the book has none of its kind. */
+function printedLength(trigger: Trigger, book: readonly Trigger[]): number | null {
+  const own = intervalOf(trigger);
+  for (const printed of book) {
+    const interval = intervalOf(printed);
+    if (own && interval?.of === own.of) return interval.length;
   }
-  return 1;
+  return null;
+}
+
+/** `trigger` at `factor` of its length: whole hours, days or months, but not more than `most` of its length. */
+function scaled(trigger: Trigger, factor: number, most: number): Trigger {
+  if (factor === 1) return trigger;
+  const fitted = (count: number) => {
+    const whole = Math.max(1, Math.round(count * factor));
+    return whole > count * most ? count * most : whole;
+  };
+  if (trigger.kind === 'everyHours') return { ...trigger, hours: fitted(trigger.hours) };
+  if (trigger.kind === 'everyCalendar') {
+    return { ...trigger, count: Math.max(1, Math.floor(fitted(trigger.count))) };
+  }
+  return trigger;
 }
 
 interface Intervals {
@@ -56,30 +67,49 @@ interface Intervals {
   readonly isUnderWarranty: boolean;
 }
 
+/** How far `trigger` may grow: so many times its present length; 1 where it stays as it is. */
+function mostLonger(trigger: Trigger, { book, isUnderWarranty }: Intervals): number {
+  const own = intervalOf(trigger);
+  if (!own) return 1;
+  const printed = printedLength(trigger, book);
+  if (printed === null) return isUnderWarranty ? 1 : LONGER;
+  return Math.max(1, ((isUnderWarranty ? 1 : MOST_OF_BOOK) * printed) / own.length);
+}
+
+/** How far `trigger` may shrink: so much of its present length. */
+function leastShorter(trigger: Trigger, { book }: Intervals): number {
+  const own = intervalOf(trigger);
+  if (!own) return 1;
+  const printed = printedLength(trigger, book);
+  return printed === null ? SHORTER : Math.min(1, (LEAST_OF_BOOK * printed) / own.length);
+}
+
 /**
- * What the checks of an item since its interval was last settled say about it; null where they say nothing. Under warranty an
- * interval is never longer than the book's.
+ * What the checks of an item since its interval was last settled say about it; null where they say nothing. Each
+ * interval is held to the book's of its own kind: between a quarter and twice of it, under warranty never longer than it.
  */
 export function proposeInterval<C extends Check>(
   checks: readonly C[],
-  { present, book, isUnderWarranty }: Intervals,
+  intervals: Intervals,
 ): IntervalProposal<C> | null {
+  const { present } = intervals;
   const inOrder = [...checks].sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.life - b.life));
   const lately = inOrder.slice(-LAST_FEW);
   const row = inOrder.slice(-GOOD_IN_A_ROW);
-  const share = shareOfBook(present, book);
-  const propose = (kind: IntervalProposal['kind'], factor: number, behind: readonly C[]) => {
-    const triggers = present.map((trigger) => scaled(trigger, factor));
+  const propose = (kind: IntervalProposal['kind'], factors: readonly number[], behind: readonly C[]) => {
+    const factor = kind === 'longer' ? Math.max(...factors) : Math.min(...factors);
+    const most = present.map((trigger) => (kind === 'longer' ? mostLonger(trigger, intervals) : 1));
+    const triggers = present.map((trigger, at) => scaled(trigger, factors[at] ?? 1, most[at] ?? 1));
     const isSame = JSON.stringify(triggers) === JSON.stringify(present);
-    return isSame ? null : { kind, factor, triggers, checks: behind };
+    return factor === 1 || isSame ? null : { kind, factor, triggers, checks: behind };
   };
   if (lately.length === LAST_FEW && lately.filter(({ isGood }) => !isGood).length >= BAD_OF_THEM) {
-    const factor = Math.max(SHORTER, LEAST_OF_BOOK / share);
-    return factor < 1 ? propose('shorter', factor, lately) : null;
+    const factors = present.map((trigger) => Math.max(SHORTER, leastShorter(trigger, intervals)));
+    return propose('shorter', factors, lately);
   }
   if (row.length === GOOD_IN_A_ROW && row.every(({ isGood }) => isGood)) {
-    const factor = Math.min(LONGER, (isUnderWarranty ? 1 : MOST_OF_BOOK) / share);
-    return factor > 1 ? propose('longer', factor, row) : null;
+    const factors = present.map((trigger) => Math.min(LONGER, mostLonger(trigger, intervals)));
+    return propose('longer', factors, row);
   }
   return null;
 }

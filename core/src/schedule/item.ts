@@ -1,3 +1,4 @@
+import type { Consequence } from './consequence.js';
 import type { Trigger } from './trigger.js';
 
 /** What is done to a component. Only the first three are stronger and weaker forms of one another. */
@@ -35,4 +36,6 @@ export interface ScheduleItem {
   /** shortens hours triggers of hard conditions: 0.5 in dust halves them */
   readonly dutyFactor: number;
   readonly window: OwnWindow;
+  /** what lateness costs, where the crew lead says so; null as its action and component have it */
+  readonly consequence: Consequence | null;
 }

@@ -1,18 +1,18 @@
-import { addDays, addMonths, dayNumber, daysBetween } from '../calendar/civilDate.js';
+import { addDays, addMonths, dateOfDayNumber, dayNumber, daysBetween } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import { roundHours } from '../meter/lifeHours.js';
 import type { ReachedDates } from '../usage/usageModel.js';
 import type { Extension, ServicePoint } from './baseline.js';
-import type { ScheduleItem } from './item.js';
-import type { Standing } from './standing.js';
+import type { MeterStanding, Standing } from './standing.js';
 import type { MeterName, Trigger } from './trigger.js';
-import { daysWindow, hoursWindow } from './window.js';
 
 interface LimitFacts extends ReachedDates {
   /** what sets it: a trigger of the item, or a judgement that took its place */
   readonly rule: Trigger | Extension;
   /** share of the interval used up; 1 at the due point, more beyond it */
   readonly used: number;
+  /** hours or days before the due point from which it is ripe */
+  readonly window: number;
   readonly overdue: boolean;
   readonly ripe: boolean;
 }
@@ -37,51 +37,55 @@ export interface CalendarLimit extends LimitFacts {
 
 export type Limit = HoursLimit | CalendarLimit;
 
-/** The limit at `at` hours of `meter`, of an interval that began at `from` hours and is `interval` long. */
+/** A point without a kind: what an interval counts from. */
+export type From = ServicePoint & { readonly kind: 'completion' | 'declared' | 'enteredService' };
+
+/** The limit at `span.at` hours of `meter`, of an interval that began at `span.from` hours. */
 export function hoursLimit(
   rule: Trigger | Extension,
-  meter: MeterName,
-  span: { readonly from: number; readonly at: number; readonly interval: number },
-  item: ScheduleItem,
-  standing: Standing,
+  meter: MeterStanding,
+  span: { readonly from: number; readonly at: number },
+  window: number,
 ): HoursLimit {
-  const { life, usage } = standing.meter(meter);
   const at = roundHours(span.at);
-  const left = roundHours(at - life);
+  const left = roundHours(at - meter.life);
   return {
     kind: 'hours',
     rule,
-    meter,
+    meter: meter.name,
     at,
     left,
-    used: at > span.from ? (life - span.from) / (at - span.from) : 1 - left,
+    used: at > span.from ? (meter.life - span.from) / (at - span.from) : 1 - left,
+    window,
     overdue: left < 0,
-    ripe: left <= hoursWindow(span.interval, item.window),
-    ...usage.dateReached(at),
+    ripe: left <= window,
+    ...meter.usage.dateReached(at),
   };
 }
 
-/** The limit on `on`, of an interval that began on `from`. */
+/** The limit on `span.on`, of an interval that began on `span.from`. Beyond ten years no date is told. */
 export function calendarLimit(
   rule: Trigger | Extension,
-  from: CivilDate,
-  on: CivilDate,
-  item: ScheduleItem,
+  span: { readonly from: CivilDate; readonly on: CivilDate },
+  window: number,
   standing: Standing,
 ): CalendarLimit {
-  const interval = Math.max(1, daysBetween(from, on));
-  const left = dayNumber(on) - standing.today;
+  const interval = Math.max(1, daysBetween(span.from, span.on));
+  const day = dayNumber(span.on);
+  const left = day - standing.today;
+  const told = day > standing.horizon ? null : span.on;
   return {
     kind: 'calendar',
     rule,
-    on,
+    on: span.on,
     left,
     used: (interval - left) / interval,
+    window,
     overdue: left < 0,
-    ripe: left <= daysWindow(interval, item.window),
-    earlyOn: on,
-    expectedOn: on,
-    lateOn: on,
+    ripe: left <= window,
+    earlyOn: told,
+    expectedOn: told,
+    lateOn: told,
   };
 }
 
@@ -90,17 +94,9 @@ export function laterBy(from: CivilDate, count: number, unit: 'day' | 'month'): 
   return unit === 'day' ? addDays(from, count) : addMonths(from, count);
 }
 
-/** Limits that a judgement sets in place of those of the book. */
-export function extensionLimits(extension: Extension, item: ScheduleItem, standing: Standing): Limit[] {
-  const { made, untilLife, untilOn } = extension;
-  const limits: Limit[] = [];
-  if (untilLife !== null) {
-    const span = { from: made.life, at: untilLife, interval: untilLife - made.life };
-    limits.push(hoursLimit(extension, 'engine', span, item, standing));
-  }
-  if (untilOn !== null) limits.push(calendarLimit(extension, made.on, untilOn, item, standing));
-  return limits;
+/** The first working day that is not before `wanted`, nor before the machine's working time; null where nobody knows it. */
+export function dayInUse(wanted: CivilDate, { working }: Standing): CivilDate | null {
+  if (working.beganOn === null) return null;
+  const on = working.workingDayFrom(Math.max(dayNumber(wanted), working.beganOn));
+  return on === null ? null : dateOfDayNumber(on);
 }
-
-/** A point without a kind: what an interval counts from. */
-export type From = ServicePoint & { readonly kind: 'completion' | 'declared' | 'enteredService' };

@@ -1,16 +1,8 @@
-import fc from 'fast-check';
-import { addDays, civilDate } from '../calendar/civilDate.js';
+import { civilDate } from '../calendar/civilDate.js';
 import type { Attachment } from '../meter/attachment.js';
 import { lifeHours } from '../meter/lifeHours.js';
-import type { ItemHistory } from './baseline.js';
-import { compareStates } from './dueState.js';
-import { machineSchedule } from './machineSchedule.js';
-import type { MachineFacts } from './machineSchedule.js';
 import { compareMachines, strongestState } from './order.js';
-import { renewedBy } from './renewal.js';
-import { scheduleContext } from './scheduleContext.js';
 import { answerOn, done, every, everyHours, item, scheduleOn } from './testing/facts.js';
-import { randomMachine } from './testing/randomMachine.js';
 
 describe('the schedule of a machine', () => {
   const items = [item('grease', [everyHours(10)]), item('oil', [everyHours(50)])];
@@ -38,10 +30,10 @@ describe('the schedule of a machine', () => {
     const over = scheduleOn('2026-05-11', { items, readings: [['2026-05-10', 100]] }).answers;
     const fine = scheduleOn('2026-05-11', { items: [item('x', [every(24, 'month')])] }).answers;
     const machines = [
-      { tag: 'Z', answers: [] },
-      { tag: 'B', answers: fine },
-      { tag: 'A', answers: fine },
-      { tag: 'C', answers: over },
+      { tag: 'Z', isStopped: false, answers: [] },
+      { tag: 'B', isStopped: false, answers: fine },
+      { tag: 'A', isStopped: false, answers: fine },
+      { tag: 'C', isStopped: false, answers: over },
     ];
     expect(machines.sort(compareMachines).map(({ tag }) => tag)).toEqual(['C', 'A', 'B', 'Z']);
   });
@@ -71,7 +63,12 @@ describe('an attachment', () => {
       { at: Date.parse('2026-05-01T12:00:00Z') as never, shown: 36 },
       { at: Date.parse('2026-05-11T12:00:00Z') as never, shown: 38 },
     ];
-    const own = { kind: 'own' as const, readings, segments: [{ startsAt: 0 as never, offset: 0 }] };
+    const own = {
+      kind: 'own' as const,
+      hoursAtStart: 0,
+      readings,
+      segments: [{ startsAt: 0 as never, offset: 0 }],
+    };
     // Greased on 16 April, half way from 30 to 36 h: at 33 h, so due at 43; 5 left.
     const answer = answerOn('2026-05-11', 'grease', {
       ...{ items: [grease], attachments: [{ meter: 'loader' as const, hours: own }] },
@@ -85,7 +82,7 @@ describe('an attachment', () => {
   it('says how many hours of the engine one of its own stands for', () => {
     const shown = (at: string, hours: number) => ({ at: Date.parse(at) as never, shown: hours });
     const own = {
-      ...{ kind: 'own' as const, segments: [{ startsAt: 0 as never, offset: 0 }] },
+      ...{ kind: 'own' as const, hoursAtStart: 0, segments: [{ startsAt: 0 as never, offset: 0 }] },
       readings: [shown('2026-04-01T12:00:00Z', 30), shown('2026-05-11T12:00:00Z', 38)],
     };
     const per = (hours: Attachment['hours']) =>
@@ -100,145 +97,14 @@ describe('an attachment', () => {
     expect(per({ ...own, readings: own.readings.slice(0, 1) })).toBe(1);
   });
 
-  it('that is not there is counted by the engine, rather too early than too late', () => {
-    const answer = answerOn('2026-05-11', 'grease', { items: [grease], readings: [['2026-05-10', 11]] });
-    expect(answer).toMatchObject({ state: 'overdue', deciding: { left: -1 } });
-  });
-});
-
-const NOW = (facts: MachineFacts) => lifeHours(facts.readings.at(-1)?.shown ?? facts.entry.life);
-
-describe('whatever the machine', () => {
-  const seeds = fc.integer({ min: 2000, max: 900_000 });
-  const runs = { seed: 11, numRuns: 300 };
-  const scheduleOf = ({ facts, site, today }: ReturnType<typeof randomMachine>) =>
-    machineSchedule(facts, scheduleContext(site, today));
-  const points = ({ answers }: ReturnType<typeof scheduleOf>) =>
-    new Map(
-      answers.map(({ item: { id }, limits }) => [
-        id,
-        limits
-          .map((limit) => (limit.kind === 'hours' ? limit.at : limit.on))
-          .map(String)
-          .sort(),
-      ]),
-    );
-
-  it('adding usage never moves a due point, nor its expected day to later', () => {
-    fc.assert(
-      fc.property(seeds, fc.integer({ min: 1, max: 300 }), (seed, tenths) => {
-        const machine = randomMachine(seed);
-        const last = machine.facts.readings.at(-1);
-        if (!last) return;
-        const readings = [
-          ...machine.facts.readings.slice(0, -1),
-          { ...last, shown: last.shown + tenths / 10 },
-        ];
-        const [was, is] = [
-          scheduleOf(machine),
-          scheduleOf({ ...machine, facts: { ...machine.facts, readings } }),
-        ];
-        expect(points(is)).toEqual(points(was));
-        const later = new Map(is.answers.map((answer) => [answer.item.id, answer]));
-        for (const {
-          item: { id },
-          expectedOn,
-          state,
-        } of was.answers) {
-          const after = later.get(id);
-          expect(compareStates(after?.state ?? 'fine', state)).toBeLessThanOrEqual(0);
-          if (expectedOn !== null && !after?.deciding?.overdue) {
-            expect(String(after?.expectedOn) <= expectedOn).toBe(true);
-          }
-        }
-      }),
-      runs,
-    );
-  });
-
-  it('doing an item never makes it, nor what it renews, more due', () => {
-    fc.assert(
-      fc.property(seeds, fc.integer({ min: 0, max: 5 }), (seed, chosen) => {
-        const machine = randomMachine(seed);
-        const { facts, today } = machine;
-        const id = facts.items[chosen % facts.items.length]?.id ?? '';
-        const before = facts.history.get(id) ?? { completions: [], declared: [] };
-        const now: ItemHistory = {
-          ...before,
-          completions: [...before.completions, { on: today, life: NOW(facts) }],
-        };
-        const [was, is] = [
-          scheduleOf(machine),
-          scheduleOf({ ...machine, facts: { ...facts, history: new Map([...facts.history, [id, now]]) } }),
-        ];
-        const renewed = renewedBy(id, facts.items);
-        for (const answer of is.answers.filter((each) => renewed.includes(each.item.id))) {
-          const old = was.answers.find((each) => each.item.id === answer.item.id);
-          const worst = old?.state === 'resting' ? 'fine' : (old?.state ?? 'fine');
-          const isNew = answer.item.triggers.some(
-            ({ kind }) => kind === 'firstHours' || kind === 'firstCalendar',
-          );
-          if (!isNew) expect(compareStates(answer.state, worst)).toBeGreaterThanOrEqual(0);
-        }
-      }),
-      runs,
-    );
-  });
-
-  it('an item on the meter never drifts: it is due at multiples, however it was done', () => {
-    fc.assert(
-      fc.property(seeds, (seed) => {
-        const machine = randomMachine(seed);
-        for (const { limits, item: own } of scheduleOf(machine).answers) {
-          for (const limit of limits) {
-            if (limit.kind !== 'hours' || limit.rule.kind !== 'everyHours') continue;
-            if ((limit.rule.grid ?? machine.site.grid) !== 'onMeter') continue;
-            const multiple = limit.at / (Math.round(limit.rule.hours * own.dutyFactor * 100) / 100);
-            expect(Math.abs(multiple - Math.round(multiple))).toBeLessThan(1e-3);
-          }
-        }
-      }),
-      runs,
-    );
-  });
-
-  it('voiding a record restores exactly the state before it, and the order of entry does not matter', () => {
-    fc.assert(
-      fc.property(seeds, (seed) => {
-        const machine = randomMachine(seed);
-        const { facts, today } = machine;
-        const reversed = new Map(
-          [...facts.history]
-            .reverse()
-            .map(([id, { completions, declared }]) => [
-              id,
-              { completions: [...completions].reverse(), declared: [...declared].reverse() },
-            ]),
-        );
-        const other = { ...facts, readings: [...facts.readings].reverse(), history: reversed };
-        expect(scheduleOf({ ...machine, facts: other })).toEqual({
-          ...scheduleOf(machine),
-          plan: expect.anything(),
-          usage: expect.anything(),
-          meters: expect.anything(),
-        });
-        const extra = new Map(facts.history);
-        for (const { id } of facts.items) {
-          const own = extra.get(id) ?? { completions: [], declared: [] };
-          extra.set(id, {
-            ...own,
-            completions: [...own.completions, { on: addDays(today, -1), life: NOW(facts) }],
-          });
-        }
-        scheduleOf({ ...machine, facts: { ...facts, history: extra } });
-        const voided = new Map(
-          [...extra].map(([id, own]) => [id, { ...own, completions: own.completions.slice(0, -1) }]),
-        );
-        expect(scheduleOf({ ...machine, facts: { ...facts, history: voided } }).answers).toEqual(
-          scheduleOf(machine).answers,
-        );
-      }),
-      { ...runs, numRuns: 100 },
-    );
+  it('that is not there is counted by the engine, but a loader runs far less: its hours are asked for', () => {
+    const deck = item('spindles', [everyHours(10, { meter: 'deck' })]);
+    const of: Parameters<typeof answerOn>[2] = { items: [grease, deck], readings: [['2026-05-10', 11]] };
+    expect(answerOn('2026-05-11', 'spindles', of)).toMatchObject({
+      ...{ state: 'overdue', deciding: { meter: 'engine', left: -1 } },
+    });
+    expect(answerOn('2026-05-11', 'grease', of)).toMatchObject({
+      ...{ state: 'noRecord', limits: [], unresolved: [{ code: 'noMeter' }] },
+    });
   });
 });

@@ -1,8 +1,7 @@
 import { dayNumber } from '../calendar/civilDate.js';
-import type { CivilDate } from '../calendar/civilDate.js';
 import { dayNumberAt } from '../calendar/zoneDay.js';
 import type { Attachment } from '../meter/attachment.js';
-import { toLife } from '../meter/segment.js';
+import { readingsUpTo, toLife } from '../meter/segment.js';
 import type { MeterSegment } from '../meter/segment.js';
 import type { LifeReading, Reading } from '../meter/reading.js';
 import { workingStateOn } from '../season/usePlan.js';
@@ -13,12 +12,13 @@ import type { EntryIntoService, ItemHistory } from './baseline.js';
 import type { DueAnswer } from './due.js';
 import { dueAnswers } from './dueAnswers.js';
 import type { ScheduleItem } from './item.js';
-import { isLaidUpOn, layUpsOf } from './layUps.js';
-import { meterStandings } from './meterStandings.js';
+import { meterNamed, meterStandings } from './meterStandings.js';
 import type { Meters } from './meterStandings.js';
 import type { ScheduleContext } from './scheduleContext.js';
-import type { MeterName } from './trigger.js';
-import { lifeAtDay } from '../usage/passed.js';
+import type { Standing } from './standing.js';
+import { stoppedOn, workingTime } from './workingTime.js';
+import type { MachineStatus } from './workingTime.js';
+import { lastRun, lifeAtDay } from '../usage/passed.js';
 
 /** All that the schedule of one machine follows from. Voided facts are left out by the caller. */
 export interface MachineFacts {
@@ -27,9 +27,10 @@ export interface MachineFacts {
   readonly readings: readonly Reading[];
   readonly attachments: readonly Attachment[];
   readonly participation: readonly Participation[];
-  /** since when the crew lead has it laid up, whatever its seasons say; null where they decide */
-  readonly laidUpSince: CivilDate | null;
+  readonly status: MachineStatus;
   readonly items: readonly ScheduleItem[];
+  /** lines of its books that it does not have, of which some may have been done */
+  readonly omitted: readonly ScheduleItem[];
   /** by item id */
   readonly history: ReadonlyMap<string, ItemHistory>;
 }
@@ -46,7 +47,10 @@ export interface MachineSchedule {
   readonly plan: UsePlan;
   readonly usage: UsageModel;
   readonly meters: Meters;
+  /** what its seasons say */
   readonly working: WorkingState;
+  /** whether it works, by its seasons and its status */
+  readonly works: boolean;
   readonly isLaidUp: boolean;
   readonly hoursLast12Months: number;
   /** every item, worst first */
@@ -72,30 +76,30 @@ function pointsOf(readings: readonly LifeReading[], entry: EntryIntoService, tim
 export function machineSchedule(facts: MachineFacts, context: ScheduleContext): MachineSchedule {
   const { entry, history } = facts;
   const { day, site } = context;
-  const readings = toLife(facts.readings, facts.segments);
+  const readings = readingsUpTo(toLife(facts.readings, facts.segments), day, site.timeZone);
   const lastReading = readings.at(-1) ?? null;
   const life = lastReading?.life ?? entry.life;
   const points = pointsOf(readings, entry, site.timeZone);
   const plan = context.planOf(facts.participation);
-  const usage = forecastUsage(points, plan, day);
-  const layUps = layUpsOf(plan, facts.laidUpSince === null ? null : dayNumber(facts.laidUpSince));
+  const stopped = stoppedOn(facts.status, lastRun(points) ?? day);
+  const usage = forecastUsage(points, plan, day, stopped);
+  const working = workingTime(plan, facts.status, stopped, day);
   const { segments } = facts;
-  const meters = meterStandings(
-    facts.attachments,
-    { life, segments, readings, points, usage },
-    context,
-    plan,
-  );
+  const engine = { life, segments, readings, points, usage };
+  const meters = meterStandings(facts.attachments, engine, { plan, stopped }, context);
   const hoursLast12Months = Math.max(0, life - lifeAtDay(points, day - DAYS_OF_12_MONTHS));
-  const isLaidUp = isLaidUpOn(layUps, day);
-  const standing = {
-    ...{ today: day, plan, layUps, isLaidUp, hoursLast12Months },
-    ...{ grid: site.grid, spansOf: context.spansOf },
-    meter: (name: MeterName) => meters.get(name) ?? meters.engine,
+  const standing: Standing = {
+    ...{ today: day, horizon: context.horizon, working, hoursLast12Months, grid: site.grid },
+    spansOf: (season, from) =>
+      season === null ? context.workingSpansOf(facts.participation, from) : context.spansOf(season, from),
+    meter: (name) => meterNamed(name, meters),
   };
+  // Nothing of a retired machine falls due.
+  const items = facts.status.kind === 'retired' ? [] : facts.items;
   return {
-    ...{ life, lastReading, readings, points, plan, usage, meters, isLaidUp, hoursLast12Months },
+    ...{ life, lastReading, readings, points, plan, usage, meters, hoursLast12Months },
+    ...{ works: working.works, isLaidUp: working.isLaidUp },
     working: workingStateOn(plan, day),
-    answers: dueAnswers(facts.items, history, entry, standing),
+    answers: dueAnswers(items, facts.omitted, history, entry, standing),
   };
 }

@@ -4,7 +4,8 @@ import { shareOf, sharedUsage } from '../meter/attachment.js';
 import type { Attachment } from '../meter/attachment.js';
 import { toLife } from '../meter/segment.js';
 import type { UsePlan } from '../season/usePlan.js';
-import { forecastUsage } from '../usage/forecastUsage.js';
+import { forecastAttachment } from '../usage/forecastUsage.js';
+import { readingsUpTo } from '../meter/segment.js';
 import { lifeAtDay } from '../usage/passed.js';
 import type { UsagePoint } from '../usage/usageModel.js';
 import type { ScheduleContext } from './scheduleContext.js';
@@ -14,7 +15,15 @@ import type { MeterName } from './trigger.js';
 /** The meters of a machine by name; the engine's is always there. */
 export type Meters = ReadonlyMap<MeterName, MeterStanding> & { readonly engine: MeterStanding };
 
-interface EngineMeter extends Omit<MeterStanding, 'lifeAt' | 'engineHoursPerHour'> {
+/** Attachments that run so much less than the engine that its hours must not stand in for theirs: they are asked for. */
+const ASKED_FOR: readonly MeterName[] = ['loader'];
+
+/** The meter that hours by `name` count on: its own, else the engine's; null where it must be asked for. */
+export function meterNamed(name: MeterName, meters: Meters): MeterStanding | null {
+  return meters.get(name) ?? (ASKED_FOR.includes(name) ? null : meters.engine);
+}
+
+interface EngineMeter extends Pick<MeterStanding, 'life' | 'segments' | 'readings' | 'usage'> {
   readonly points: readonly UsagePoint[];
 }
 
@@ -23,25 +32,32 @@ function perHour(engine: number, own: number): number {
   return engine > 0 && own > 0 ? Math.max(1, engine / own) : 1;
 }
 
+/** When a machine is planned to work, and from which day on nothing is expected of it. */
+export interface WorkPlan {
+  readonly plan: UsePlan;
+  readonly stopped: number | null;
+}
+
 /** An attachment works when the machine does, but not as many hours as the engine: its own meter alone tells how many. */
 function ownStanding(
+  meter: MeterName,
   hours: Extract<Attachment['hours'], { kind: 'own' }>,
   engine: EngineMeter,
-  plan: UsePlan,
+  { plan, stopped }: WorkPlan,
   context: ScheduleContext,
 ): MeterStanding {
-  const readings = toLife(hours.readings, hours.segments);
-  const points = readings.map(({ at, life }) => ({ day: dayNumberAt(at, context.site.timeZone), life }));
+  const { day, site } = context;
+  const readings = readingsUpTo(toLife(hours.readings, hours.segments), day, site.timeZone);
+  const points = readings.map(({ at, life }) => ({ day: dayNumberAt(at, site.timeZone), life }));
   const first = points[0];
-  const life = readings.at(-1)?.life ?? 0;
-  const noPlan: UsePlan = { ...plan, working: [] };
+  const life = readings.at(-1)?.life ?? hours.hoursAtStart;
   return {
-    ...{ life, segments: hours.segments, readings },
+    ...{ name: meter, life, segments: hours.segments, readings },
     engineHoursPerHour: first
       ? perHour(engine.life - lifeAtDay(engine.points, first.day), life - first.life)
       : 1,
-    usage: forecastUsage(points, noPlan, context.day),
-    lifeAt: (point) => lifeAtDay(points, dayNumber(point.on)),
+    usage: forecastAttachment(points, plan, day, stopped),
+    lifeAt: (point) => (first ? lifeAtDay(points, dayNumber(point.on)) : life),
   };
 }
 
@@ -49,12 +65,12 @@ function ownStanding(
 export function meterStandings(
   attachments: readonly Attachment[],
   engine: EngineMeter,
+  work: WorkPlan,
   context: ScheduleContext,
-  plan: UsePlan,
 ): Meters {
   const { life, segments, readings, usage } = engine;
   const standing: MeterStanding = {
-    ...{ life, segments, readings, usage, engineHoursPerHour: 1 },
+    ...{ name: 'engine', life, segments, readings, usage, engineHoursPerHour: 1 },
     lifeAt: (point) => point.life,
   };
   const meters = new Map<MeterName, MeterStanding>([['engine', standing]]);
@@ -62,9 +78,9 @@ export function meterStandings(
     meters.set(
       meter,
       hours.kind === 'own'
-        ? ownStanding(hours, engine, plan, context)
+        ? ownStanding(meter, hours, engine, work, context)
         : {
-            ...{ life: shareOf(hours, engine.life), segments: [], readings: [] },
+            ...{ name: meter, life: shareOf(hours, engine.life), segments: [], readings: [] },
             engineHoursPerHour: 1 / hours.share,
             usage: sharedUsage(hours, engine.usage),
             lifeAt: (point) => shareOf(hours, point.life),

@@ -54,7 +54,9 @@ describe('an override', () => {
   };
 
   it('changes what it names and leaves the rest as the book has it', () => {
-    const [oil, grease, element] = withOverrides(ITEMS, [
+    const {
+      items: [oil, grease, element],
+    } = withOverrides(ITEMS, [
       { ...override, itemId: 'first oil', triggers: [everyHours(100)] },
       { ...override, itemId: 'air element', dutyFactor: 0.5 },
     ]);
@@ -64,7 +66,8 @@ describe('an override', () => {
   });
 
   it('takes out what the machine does not have', () => {
-    const left = withOverrides(ITEMS, [{ ...override, itemId: 'hoses', isOmitted: true }]);
-    expect(left.map(({ id }) => id)).not.toContain('hoses');
+    const { items, omitted } = withOverrides(ITEMS, [{ ...override, itemId: 'hoses', isOmitted: true }]);
+    expect(items.map(({ id }) => id)).not.toContain('hoses');
+    expect(omitted.map(({ id }) => id)).toEqual(['hoses']);
   });
 });

@@ -26,19 +26,20 @@ export interface Milestone {
 const LEAST_COLUMN_HOURS = 25;
 const TOLERANCE = 1e-6;
 
-/** Hours of the engine for an hour of a meter: 5 for a loader that runs a fifth of the time. */
-export type EngineHoursPer = (meter: MeterName) => number;
+/** Hours of the engine for an hour of a meter: 5 for a loader that runs a fifth of the time; null where nobody can tell. */
+export type EngineHoursPer = (meter: MeterName) => number | null;
 
 function isMultiple(hours: number, of: number): boolean {
   const times = hours / of;
   return times > 1 - TOLERANCE && Math.abs(times - Math.round(times)) < TOLERANCE;
 }
 
-/** The interval of an hours trigger in hours of the engine; null for other triggers. */
+/** The interval of an hours trigger in hours of the engine; null for other triggers, and where nobody can tell. */
 function engineHours(item: ScheduleItem, trigger: Trigger, per: EngineHoursPer): number | null {
-  if (trigger.kind === 'firstHours') return roundHours(trigger.hours * per(trigger.meter));
-  if (trigger.kind !== 'everyHours') return null;
-  return roundHours(trigger.hours * item.dutyFactor * per(trigger.meter));
+  if (trigger.kind !== 'firstHours' && trigger.kind !== 'everyHours') return null;
+  const engine = per(trigger.meter);
+  if (engine === null) return null;
+  return roundHours(trigger.hours * (trigger.kind === 'firstHours' ? 1 : item.dutyFactor) * engine);
 }
 
 /** The hours of the columns that `items` print, up to `upTo`. */

@@ -1,18 +1,23 @@
-import { daysBetween } from '../calendar/civilDate.js';
 import { isLater } from './baseline.js';
 import type { ServicePoint } from './baseline.js';
-import type { DueAnswer } from './due.js';
-import type { ScheduleItem } from './item.js';
-import { calendarLimit, hoursLimit, laterBy } from './limit.js';
-import type { CalendarLimit, From, Limit } from './limit.js';
+import { calendarLimit } from './limit.js';
+import type { From, Limit } from './limit.js';
+import type { LimitFrom } from './limits.js';
 import type { Standing } from './standing.js';
 import type { EveryNth } from './trigger.js';
 
-/** The other item of an every-n-th rule: how it stands and when it was done. */
+/** The other item of an every-n-th rule. */
 export interface OtherItem {
-  readonly answer: DueAnswer;
+  /** times it was done, those of what renews it included */
   readonly completions: readonly ServicePoint[];
+  /** whether it stands still while the machine does not work */
+  readonly standsStill: boolean;
+  /** its limits, so many of its regular intervals further on; null where nothing says from when they count */
+  limitsAhead(ahead: number): readonly Limit[] | null;
 }
+
+/** Finds the other item of an every-n-th rule; undefined where it is not on the schedule, or waits for this one in turn. */
+export type FindItem = (itemId: string) => OtherItem | undefined;
 
 /** Times something was done after `from`, in order; the same day and hours count once. */
 function timesSince(from: ServicePoint, completions: readonly ServicePoint[]): ServicePoint[] {
@@ -23,59 +28,38 @@ function timesSince(from: ServicePoint, completions: readonly ServicePoint[]): S
   });
 }
 
-/** A limit of the other item, `more` of its intervals further on; null for one that does not repeat by itself. */
-function further(
-  limit: Limit,
-  more: number,
-  trigger: EveryNth,
-  from: From,
-  item: ScheduleItem,
-  standing: Standing,
-): Limit | null {
+/** A limit of the other item as one of this: the same due point and window, counted from this item's own last time. */
+function shared(limit: Limit, trigger: EveryNth, from: From, standing: Standing): Limit {
   if (limit.kind === 'calendar') {
-    if (more > 0 && limit.rule.kind !== 'everyCalendar') return null;
-    const on =
-      limit.rule.kind === 'everyCalendar'
-        ? laterBy(limit.on, limit.rule.count * more, limit.rule.unit)
-        : limit.on;
-    return calendarLimit(trigger, from.on, on, item, standing);
+    return calendarLimit(trigger, { from: from.on, on: limit.on }, limit.window, standing);
   }
-  if (more > 0 && limit.rule.kind !== 'everyHours') return null;
-  const interval = limit.rule.kind === 'everyHours' ? limit.rule.hours : limit.at;
-  const span = { from: standing.meter(limit.meter).lifeAt(from), at: limit.at + more * interval, interval };
-  return hoursLimit(trigger, limit.meter, span, item, standing);
-}
-
-/** The limit of an item that should have been done with the other one, on the day it was not. */
-function missed(
-  trigger: EveryNth,
-  from: From,
-  time: ServicePoint,
-  item: ScheduleItem,
-  standing: Standing,
-): CalendarLimit {
-  const limit = calendarLimit(trigger, from.on, time.on, item, standing);
-  const interval = Math.max(1, daysBetween(from.on, time.on));
-  return { ...limit, overdue: true, ripe: true, used: Math.max(limit.used, 1 + 1 / interval) };
+  const meter = standing.meter(limit.meter);
+  const began = meter ? meter.lifeAt(from) : 0;
+  const run = (meter ? meter.life : 0) - began;
+  return { ...limit, rule: trigger, used: limit.at > began ? run / (limit.at - began) : 1 - limit.left };
 }
 
 /**
- * Where an every-n-th rule ends: at the time the other item was done for the n-th time since `from`; while that is still to come, at
- * the due points of the other item, as many of its intervals ahead as are still wanting.
+ * Where an every-n-th rule ends: on the day the other item was done for the n-th time since `from`; while that is still to come,
+ * where the other item is due, as many of its regular intervals further on as are still wanting. Null where the other item is not
+ * on the schedule, or nothing says from when it counts.
  */
 export function nthLimits(
   trigger: EveryNth,
-  from: From,
-  other: OtherItem,
-  item: ScheduleItem,
-  standing: Standing,
-): Limit[] {
+  { from, standing, find, ahead }: LimitFrom,
+): readonly Limit[] | null {
+  const other = find(trigger.itemId);
+  if (!other) return null;
   const worksHard =
     trigger.everyTimeAboveHours !== null && standing.hoursLast12Months > trigger.everyTimeAboveHours;
   const n = worksHard ? 1 : trigger.n;
   const times = timesSince(from, other.completions);
   const nth = times[n - 1];
-  if (nth) return [missed(trigger, from, nth, item, standing)];
-  const more = n - 1 - times.length;
-  return other.answer.limits.flatMap((limit) => further(limit, more, trigger, from, item, standing) ?? []);
+  if (nth && ahead === 0) {
+    return [calendarLimit(trigger, { from: from.on, on: nth.on }, 0, standing)];
+  }
+  // Where the n-th time went by unused, the next ones count from it.
+  const wanting = nth ? ahead * n - 1 : n - 1 - times.length + ahead * n;
+  const limits = other.limitsAhead(wanting);
+  return limits && limits.map((limit) => shared(limit, trigger, from, standing));
 }

@@ -12,22 +12,32 @@ export interface ItemOverride {
   readonly reason: string;
 }
 
-/** The items of a machine's books as they hold for it. */
+/** The items of a machine's books as they hold for it, and those that it does not have. */
+export interface OwnSchedule {
+  readonly items: readonly ScheduleItem[];
+  readonly omitted: readonly ScheduleItem[];
+}
+
+function overridden(item: ScheduleItem, override: ItemOverride | undefined): ScheduleItem {
+  if (!override) return item;
+  return {
+    ...item,
+    triggers: override.triggers ?? item.triggers,
+    dutyFactor: override.dutyFactor ?? item.dutyFactor,
+    window: override.window ?? item.window,
+  };
+}
+
+/** What of `items` holds for a machine with `overrides`. */
 export function withOverrides(
   items: readonly ScheduleItem[],
   overrides: readonly ItemOverride[],
-): readonly ScheduleItem[] {
-  if (overrides.length === 0) return items;
+): OwnSchedule {
+  if (overrides.length === 0) return { items, omitted: [] };
   const byItem = new Map(overrides.map((override) => [override.itemId, override]));
-  return items.flatMap((item) => {
-    const override = byItem.get(item.id);
-    if (!override) return item;
-    if (override.isOmitted) return [];
-    return {
-      ...item,
-      triggers: override.triggers ?? item.triggers,
-      dutyFactor: override.dutyFactor ?? item.dutyFactor,
-      window: override.window ?? item.window,
-    };
-  });
+  const isOmitted = ({ id }: ScheduleItem) => byItem.get(id)?.isOmitted === true;
+  return {
+    items: items.filter((item) => !isOmitted(item)).map((item) => overridden(item, byItem.get(item.id))),
+    omitted: items.filter(isOmitted),
+  };
 }

@@ -3,7 +3,7 @@ import type { HoursGrid, MeterName, Trigger } from './trigger.js';
 
 /** Why something is no trigger. */
 export type TriggerFault =
-  'kind' | 'hours' | 'count' | 'unit' | 'meter' | 'grid' | 'season' | 'offset' | 'nth' | 'storage';
+  'kind' | 'hours' | 'count' | 'unit' | 'inUse' | 'meter' | 'grid' | 'season' | 'offset' | 'nth' | 'storage';
 
 /** A trigger, or what is wrong with it. */
 export type ParsedTrigger = { readonly trigger: Trigger } | { readonly fault: TriggerFault };
@@ -45,10 +45,14 @@ function hoursTrigger(loose: Loose, kind: 'firstHours' | 'everyHours'): ParsedTr
   return { trigger: kind === 'firstHours' ? { kind, hours, meter } : { kind, hours, meter, grid } };
 }
 
-function calendarTrigger({ count, unit }: Loose, kind: 'firstCalendar' | 'everyCalendar'): ParsedTrigger {
+function calendarTrigger(loose: Loose, kind: 'firstCalendar' | 'everyCalendar'): ParsedTrigger {
+  const { count, unit } = loose;
+  const inUse = loose['inUse'] ?? null;
   if (!isWhole(count, 1, MOST_COUNT)) return { fault: 'count' };
   if (unit !== 'day' && unit !== 'month') return { fault: 'unit' };
-  return { trigger: { kind, count, unit } };
+  if (inUse !== null && typeof inUse !== 'boolean') return { fault: 'inUse' };
+  if (inUse && unit === 'month') return { fault: 'inUse' };
+  return { trigger: { kind, count, unit, inUse } };
 }
 
 function seasonTrigger({ season, edge, offsetDays }: Loose): ParsedTrigger {

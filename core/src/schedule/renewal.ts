@@ -86,9 +86,10 @@ export interface Renewals {
 /** Machines that follow the same books share one list of items, which never changes. */
 const known = new WeakMap<readonly ScheduleItem[], Renewals>();
 
-/** What renews what among `items`, worked out once for each list. */
-export function renewalsOf(items: readonly ScheduleItem[]): Renewals {
-  const kept = known.get(items) ?? { renewing: renewers(items), inspecting: inspectors(items) };
-  known.set(items, kept);
+/** What renews what among `items`, by way of `omitted` ones too; worked out once for each list where none are omitted. */
+export function renewalsOf(items: readonly ScheduleItem[], omitted: readonly ScheduleItem[] = []): Renewals {
+  const all = omitted.length ? [...items, ...omitted] : items;
+  const kept = known.get(all) ?? { renewing: renewers(all), inspecting: inspectors(all) };
+  known.set(all, kept);
   return kept;
 }

@@ -1,3 +1,4 @@
+import { civilDate } from '../calendar/civilDate.js';
 import { seasonYear } from '../season/season.js';
 import { answerOn, done, everyHours, item, MOWING, scheduleOn, SNOW } from './testing/facts.js';
 import type { SeasonEdge } from './trigger.js';
@@ -67,7 +68,7 @@ describe('a season edge', () => {
 
   it('that no season gives is said, not passed over', () => {
     const answer = dueOn('2026-05-01', edge({ season: 'Golf' }), '2026-03-03');
-    expect(answer).toMatchObject({ state: 'fine', limits: [], unresolved: [{ code: 'noSeason' }] });
+    expect(answer).toMatchObject({ state: 'noRecord', limits: [], unresolved: [{ code: 'noSeason' }] });
   });
 });
 
@@ -99,8 +100,8 @@ describe('storage', () => {
   it('needs no record of a used machine, and counts where the crew lead laid it up', () => {
     const used = { entry: { on: '2026-04-01' as never, life: 90 as never, cameNew: false } };
     expect(answerOn('2026-05-01', 'battery', { ...mower, ...used }).state).toBe('fine');
-    const laidUpSince = '2026-06-01' as never;
-    expect(answerOn('2026-07-02', 'battery', { ...mower, ...used, laidUpSince })).toMatchObject({
+    const status = { kind: 'laidUp', since: civilDate('2026-06-01') } as const;
+    expect(answerOn('2026-07-02', 'battery', { ...mower, ...used, status })).toMatchObject({
       state: 'overdue',
       deciding: { on: '2026-07-01' },
     });
@@ -108,11 +109,11 @@ describe('storage', () => {
 });
 
 describe('a machine laid up', () => {
-  it('rests what only counts hours, unless it is worse than fine', () => {
+  it('rests what only counts hours, even if it was overdue before', () => {
     const items = [
       item('grease', [everyHours(25)]),
       item('oil', [everyHours(50)]),
-      item('filter', [everyHours(100), { kind: 'everyCalendar', count: 24, unit: 'month' }]),
+      item('filter', [everyHours(100), { kind: 'everyCalendar', count: 24, unit: 'month', inUse: null }]),
     ];
     const { answers, isLaidUp, working } = scheduleOn('2026-11-20', {
       items,
@@ -124,10 +125,10 @@ describe('a machine laid up', () => {
         filter: done(['2026-09-01', 40]),
       },
     });
-    // Grease was due at 65 h: overdue stays overdue. Oil is due at 90 h: resting. The filter has a date as well: fine.
+    // Grease was due at 65 h, before the lay-up; it can wait for spring. The filter has a date as well, which runs on: fine.
     expect(answers.map(({ item: { id }, state }) => [id, state])).toEqual([
-      ['grease', 'overdue'],
       ['filter', 'fine'],
+      ['grease', 'resting'],
       ['oil', 'resting'],
     ]);
     expect(isLaidUp).toBe(true);

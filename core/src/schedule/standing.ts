@@ -1,13 +1,14 @@
 import type { LifeReading } from '../meter/reading.js';
 import type { MeterSegment } from '../meter/segment.js';
 import type { Span } from '../season/season.js';
-import type { UsePlan } from '../season/usePlan.js';
 import type { UsageModel } from '../usage/usageModel.js';
 import type { ServicePoint } from './baseline.js';
 import type { HoursGrid, MeterName } from './trigger.js';
+import type { WorkingTime } from './workingTime.js';
 
 /** One meter of a machine on a day. */
 export interface MeterStanding {
+  readonly name: MeterName;
   /** life hours at its last reading */
   readonly life: number;
   /** what it was made of, over time; empty for a share of another meter */
@@ -21,25 +22,21 @@ export interface MeterStanding {
   lifeAt(point: ServicePoint): number;
 }
 
-/** A time in which the machine rests, as day numbers: from `since` to the day before `until`; null where no end is planned. */
-export interface LayUp {
-  readonly since: number;
-  readonly until: number | null;
-}
-
 /** Where a machine stands on a day: all that its items are judged by besides their own history. */
 export interface Standing {
   /** day number */
   readonly today: number;
-  readonly plan: UsePlan;
-  /** past, present and planned, in order */
-  readonly layUps: readonly LayUp[];
-  readonly isLaidUp: boolean;
-  /** the spans of a season by its name, in order, from the year before `day` on; none where there is no such season */
-  spansOf(season: string, day: number): readonly Span[];
+  /** last day that a date is told for: ten years from today */
+  readonly horizon: number;
+  readonly working: WorkingTime;
+  /**
+   * The spans of a season by its name, or, for null, of the machine's working time, in order, from the year before `day` on; none
+   * where there is no such season.
+   */
+  spansOf(season: string | null, day: number): readonly Span[];
   /** the house rule for hours intervals */
   readonly grid: HoursGrid;
   readonly hoursLast12Months: number;
-  /** the engine's stands in for an attachment that the machine does not have, so that nothing comes due too late */
-  meter(name: MeterName): MeterStanding;
+  /** the meter that hours by this name count on; null where it must be asked for, see `meterNamed` */
+  meter(name: MeterName): MeterStanding | null;
 }

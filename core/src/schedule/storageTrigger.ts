@@ -18,7 +18,7 @@ export function nextStorage(
   lastDone: CivilDate | null,
   standing: Standing,
 ): StorageSpan | null {
-  for (const { since, until } of standing.layUps) {
+  for (const { since, until } of standing.working.layUps) {
     if (until !== null && until <= standing.today) continue;
     const from = lastDone === null ? since : Math.max(since, dayNumber(lastDone));
     const on = from + trigger.days;

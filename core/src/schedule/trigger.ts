@@ -18,6 +18,8 @@ export interface FirstCalendar {
   readonly kind: 'firstCalendar';
   readonly count: number;
   readonly unit: 'day' | 'month';
+  /** whether its days wait for the machine to work; null for the usual (see `isInUse`) */
+  readonly inUse: boolean | null;
 }
 
 /** After so much running. */
@@ -34,6 +36,8 @@ export interface EveryCalendar {
   readonly kind: 'everyCalendar';
   readonly count: number;
   readonly unit: 'day' | 'month';
+  /** whether its days wait for the machine to work; null for the usual (see `isInUse`) */
+  readonly inUse: boolean | null;
 }
 
 /** Before or after the first or last day of a season. */
@@ -64,8 +68,3 @@ export interface Storage {
 /** What makes an item due. An item with several is due at the first of them to come. */
 export type Trigger =
   FirstHours | FirstCalendar | EveryHours | EveryCalendar | SeasonEdge | EveryNth | Storage;
-
-/** Whether a trigger counts running, so that it stands still while the machine is laid up. */
-export function countsHours(trigger: Trigger): trigger is FirstHours | EveryHours {
-  return trigger.kind === 'firstHours' || trigger.kind === 'everyHours';
-}

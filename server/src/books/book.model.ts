@@ -1,5 +1,5 @@
 import type { MachineClass } from '@yugator/contracts';
-import type { Action, MeterName } from '@yugator/core';
+import type { Action, Consequence, MeterName } from '@yugator/core';
 import { BelongsTo, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
 import {
   Flag,
@@ -7,6 +7,7 @@ import {
   Json,
   OptionalHours,
   OptionalRef,
+  OptionalText,
   OptionalWhole,
   Text,
   Whole,
@@ -43,6 +44,8 @@ export class Item extends Model {
   @Text declare note: string;
   @OptionalHours declare windowHours: number | null;
   @OptionalWhole declare windowDays: number | null;
+  /** what lateness costs, where the crew lead says so */
+  @OptionalText declare consequence: Consequence | null;
   /** no longer in its book; records still name it */
   @Flag declare dropped: boolean;
   @BelongsTo(() => Book) declare book?: Book;

@@ -19,11 +19,11 @@ function first(at: number, meter: MeterName = 'engine'): Trigger {
 }
 
 function months(count: number): Trigger {
-  return { kind: 'everyCalendar', count, unit: 'month' };
+  return { kind: 'everyCalendar', count, unit: 'month', inUse: null };
 }
 
 function days(count: number): Trigger {
-  return { kind: 'everyCalendar', count, unit: 'day' };
+  return { kind: 'everyCalendar', count, unit: 'day', inUse: null };
 }
 
 /** Before the mowing begins: on its first day, or so many days ahead. */

@@ -31,14 +31,16 @@ export function toScheduleItem(item: Item): ScheduleItem {
     renews: storedIds(item.renews),
     dutyFactor: 1,
     window: { hours: item.windowHours, days: item.windowDays },
+    consequence: item.consequence,
   };
 }
 
 /** A line as it crosses the wire: other lines of the book are named, not referred to by id. */
 function toItemDto(item: Item, nameOf: (id: string) => string): BookItemDto {
-  const { id, name, action, component, minutes, reference, note, windowHours, windowDays } = item;
+  const { id, name, action, component, minutes, reference, note, windowHours, windowDays, consequence } =
+    item;
   return {
-    ...{ id, name, action, component, minutes, reference, note, windowHours, windowDays },
+    ...{ id, name, action, component, minutes, reference, note, windowHours, windowDays, consequence },
     triggers: storedTriggers(item.triggers).map((trigger) =>
       trigger.kind === 'everyNth' ? { ...trigger, itemId: nameOf(trigger.itemId) } : trigger,
     ),

@@ -9,6 +9,7 @@ function columnsOf(line: BookItemFieldsDto, place: number, idOf: ReadonlyMap<str
     ...{ name, action, component, minutes, reference, note, place, dropped: false },
     windowHours: line.windowHours ?? null,
     windowDays: line.windowDays ?? null,
+    consequence: line.consequence ?? null,
     triggers: line.triggers.map((trigger) =>
       trigger.kind === 'everyNth' ? { ...trigger, itemId: idOf.get(trigger.itemId) ?? '' } : trigger,
     ),

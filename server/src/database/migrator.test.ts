@@ -76,7 +76,7 @@ describe('the migrations', () => {
     const before = await schema(sequelize);
     await migrator(sequelize).down({ to: 0 });
     const names = (await migrator(sequelize).pending()).map(({ name }) => name);
-    expect(names).toHaveLength(10);
+    expect(names).toHaveLength(11);
     for (const name of names) {
       await migrator(sequelize).up({ to: name });
       await sequelize.query(`DELETE FROM migrations WHERE name = '${name}'`);
@@ -133,7 +133,7 @@ describe('the migrations', () => {
     expect(storedTriggers(item?.triggers)).toEqual(
       expect.arrayContaining([
         { kind: 'everyHours', hours: 50, meter: 'engine', grid: null },
-        { kind: 'everyCalendar', count: 12, unit: 'month' },
+        { kind: 'everyCalendar', count: 12, unit: 'month', inUse: null },
       ]),
     );
     expect(item?.component).toBe('engine oil');

@@ -95,6 +95,7 @@ describe('the history of a demonstration machine', () => {
         ...{ id: 'oil', name: 'Oil', action: 'replace', component: 'oil', renews: [], dutyFactor: 1 },
         triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
         window: { hours: null, days: null },
+        consequence: null,
       },
     ];
     const site = { timeZone: 'Europe/London', seasons: [], grid: 'sinceDone' } as const;

@@ -122,7 +122,8 @@ class ServiceBook {
   ripe(today: CivilDate, life: number): string[] {
     const facts = {
       ...{ entry: this.entry, items: this.items, history: this.history },
-      ...{ attachments: attachmentsOf(this.machine), laidUpSince: null },
+      ...{ attachments: attachmentsOf(this.machine), omitted: [] },
+      status: { kind: 'inService' as const, since: null },
       participation: participationOf(this.machine.pattern),
       segments: [{ startsAt: 0 as Instant, offset: 0 }],
       readings: [{ at: instantOnDay(today, 12, TIME_ZONE), shown: life }],

@@ -148,12 +148,13 @@ export class ExportFleet {
           .flatMap(({ itemId }) => toPoint(lines, itemId, doneOn, life)),
       ),
       judged: byMachine(jobs, ({ items, doneOn, life }) =>
-        (items ?? []).flatMap(({ itemId, outcome, untilLife, untilOn }) =>
+        (items ?? []).flatMap(({ itemId, outcome, untilLife, untilMeter, untilOn }) =>
           outcome === 'kept' || outcome === 'deferred'
             ? toPoint(lines, itemId, doneOn, life).map((point) => ({
                 ...point,
                 kind: outcome,
                 untilLife,
+                meter: untilMeter,
                 untilOn,
               }))
             : [],

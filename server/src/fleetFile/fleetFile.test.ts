@@ -69,7 +69,8 @@ describe('a fleet file', () => {
     const item = {
       ...{ name: 'Beacon: look over', action: 'inspect' as const, component: 'beacon', minutes: 5 },
       ...{ renews: [], reference: '', note: '', windowHours: null, windowDays: null },
-      triggers: [{ kind: 'everyCalendar' as const, count: 3, unit: 'month' as const }],
+      triggers: [{ kind: 'everyCalendar' as const, count: 3, unit: 'month' as const, inUse: null }],
+      consequence: 'ruin' as const,
     };
     const [first] = (await exported()).machines;
     if (!first) throw new Error('The fleet is too small.');
@@ -123,7 +124,7 @@ describe('a fleet file', () => {
     const judged = [
       {
         ...{ book: 'Test book', item: 'Engine oil and filter', on: '2027-05-10', life: 60 },
-        ...{ kind: 'kept' as const, untilLife: 80, untilOn: null },
+        ...{ kind: 'kept' as const, untilLife: 80, meter: 'engine' as const, untilOn: null },
       },
     ];
     const kept = { ...first, tag: 'B-3', judged };

@@ -129,7 +129,7 @@ export class ImportFleet {
       books,
       items,
       seasons,
-      attachments,
+      attachments: attached,
       overrides,
       segments,
       readings,
@@ -138,6 +138,8 @@ export class ImportFleet {
       judged,
       ...columns
     } = machine;
+    // Readings of its own count before any share.
+    const attachments = attached.map((each) => (each.readings?.length ? { ...each, share: null } : each));
     const id = uuid();
     await Machine.create({ ...columns, id, serial: columns.serial ?? '', version: 1, factsRevision: 1 });
     await writeLines({ machineId: id }, items ?? []);
@@ -189,9 +191,13 @@ export class ImportFleet {
           itemId: idOf(point),
           outcome: 'done' as const,
           untilLife: null,
+          untilMeter: null,
           untilOn: null,
         })),
-        ...(judged ?? []).map(({ kind, ...point }) => ({ ...point, itemId: idOf(point), outcome: kind })),
+        ...(judged ?? []).map(({ kind, meter = null, ...point }) => ({
+          ...point,
+          ...{ itemId: idOf(point), outcome: kind, untilMeter: meter },
+        })),
       ],
       caller,
       now,
@@ -220,11 +226,12 @@ export class ImportFleet {
     await JobItem.bulkCreate(
       jobs.flatMap(({ id, own }) =>
         [...new Map(own.map((outcome) => [outcome.itemId, outcome])).values()].map(
-          ({ itemId, outcome, untilLife, untilOn }) => ({
+          ({ itemId, outcome, untilLife, untilMeter, untilOn }) => ({
             jobId: id,
             itemId,
             outcome,
             untilLife,
+            untilMeter,
             untilOn,
             version: 1,
           }),
@@ -240,6 +247,7 @@ interface FileOutcome {
   readonly life: number;
   readonly outcome: Outcome;
   readonly untilLife: number | null;
+  readonly untilMeter: MeterName | null;
   readonly untilOn: string | null;
 }
 

@@ -1,4 +1,5 @@
 import type { JobState, Outcome, Severity } from '@yugator/contracts';
+import type { MeterName } from '@yugator/core';
 import { BelongsTo, Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
 import { Item } from '../books/book.model.js';
 import {
@@ -56,6 +57,8 @@ export class JobItem extends Model {
   /** null while nothing is said */
   @OptionalText declare outcome: Outcome | null;
   @OptionalHours declare untilLife: number | null;
+  /** the meter of those hours; null for the engine's */
+  @OptionalText declare untilMeter: MeterName | null;
   @OptionalDay declare untilOn: string | null;
   @OptionalText declare severity: Severity | null;
   /** what was measured and seen of it, kept at sign-off; null where nothing was */

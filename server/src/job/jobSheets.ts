@@ -85,7 +85,8 @@ export class JobSheets {
         .map((item) => ({
           itemId: item.itemId,
           name: item.item?.name ?? '',
-          ...{ outcome: item.outcome, untilLife: item.untilLife, untilOn: item.untilOn },
+          ...{ outcome: item.outcome, untilOn: item.untilOn },
+          ...{ untilLife: item.untilLife, untilMeter: item.untilMeter },
           ...{ severity: item.severity, note: item.note },
           version: item.version,
           minutes: item.item?.minutes ?? 0,

@@ -9,7 +9,7 @@ import type {
   SignOffDto,
 } from '@yugator/contracts';
 import { civilDate, instantOnDay } from '@yugator/core';
-import type { CivilDate } from '@yugator/core';
+import type { CivilDate, MeterName } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { AuditTrail } from '../audit/auditTrail.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -18,6 +18,7 @@ import { Meters } from '../meter/meters.js';
 import { Person } from '../people/person.model.js';
 import { fault, fieldProblem, notFound, Problem, stale } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { Op } from 'sequelize';
@@ -112,7 +113,7 @@ export class Jobs {
       if (item.version !== fields.version) throw stale('item', await this.sheets.get(id));
       const scheduled = await this.schedule.readOne(job.machineId);
       const { today } = await this.calendar.read();
-      const faults = outcomeFaults(fields, today, scheduled?.schedule.life ?? 0);
+      const faults = outcomeFaults(fields, today, (meter) => lifeOn(scheduled, meter));
       if (faults.length) throw fieldProblem(...faults);
       await item.update({ ...outcomeColumns(fields), version: fields.version + 1 });
       await job.update({ version: job.version + 1 });
@@ -281,4 +282,9 @@ export class Jobs {
     }
     if (faults.length) throw fieldProblem(...faults);
   }
+}
+
+/** Hours that a meter of a machine stands at; null where it has no such meter. */
+function lifeOn(scheduled: ScheduledMachine | undefined, meter: MeterName): number | null {
+  return scheduled?.schedule.meters.get(meter)?.life ?? null;
 }

@@ -6,7 +6,7 @@ import type {
   RoundReadingDto,
   RoundResultDto,
 } from '@yugator/contracts';
-import { civilDateAt, dateOfDayNumber, instant, judgeReading, lifeOf } from '@yugator/core';
+import { civilDateAt, instant, judgeReading, lifeOf } from '@yugator/core';
 import type { Instant, MeterName, MeterStanding, Reading } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { AuditTrail } from '../audit/auditTrail.js';
@@ -29,7 +29,6 @@ import { toRoundMeter } from './toRoundMeter.js';
 
 /** A phone's clock may be this far ahead of the server's. */
 const CLOCK_TOLERANCE_MS = 5 * 60_000;
-const MS_PER_DAY = 86_400_000;
 
 const ENGINE: MeterName = 'engine';
 
@@ -63,7 +62,7 @@ export class Meters {
 
   /** Keeps all readings of a round, or none: every line at fault is named. */
   async enterRound(round: EnterRoundDto, caller: Person): Promise<RoundResultDto> {
-    const { now } = await this.calendar.read();
+    const { site, now } = await this.calendar.read();
     const at = (round.readAt ?? null) === null ? now : instant(round.readAt ?? '');
     if (at > now + CLOCK_TOLERANCE_MS) {
       throw fieldProblem(
@@ -80,7 +79,14 @@ export class Meters {
       const faults = round.readings.flatMap((reading, index) => {
         const { machineId, shown, confirmed } = reading;
         const path = `/readings/${index}`;
-        return faultsOf({ at, shown }, machines.get(machineId), meterIn(reading), path, confirmed ?? false);
+        return faultsOf(
+          { at, shown },
+          machines.get(machineId),
+          meterIn(reading),
+          path,
+          confirmed ?? false,
+          site.timeZone,
+        );
       });
       faults.push(...repeated(round));
       if (faults.length) throw fieldProblem(...faults);
@@ -107,7 +113,8 @@ export class Meters {
     caller: Person,
     pointer: string,
   ): Promise<{ row: ReadingRow; life: number }> {
-    const faults = faultsOf(reading, scheduled, ENGINE, pointer, true);
+    const { site } = await this.calendar.read();
+    const faults = faultsOf(reading, scheduled, ENGINE, pointer, true, site.timeZone);
     if (faults.length) throw fieldProblem(...faults);
     const row = await this.keep(scheduled.machine.id, ENGINE, reading, source, caller);
     await this.fleet.touched([scheduled.machine.id]);
@@ -235,6 +242,7 @@ function faultsOf(
   meter: MeterName,
   pointer: string,
   isConfirmed: boolean,
+  timeZone: string,
 ): FieldFaultDto[] {
   if (!scheduled) {
     const gone = 'This machine is no longer in the fleet. Take the line out.';
@@ -245,7 +253,7 @@ function faultsOf(
     const none = `${scheduled.machine.tag} has no ${meter} with a meter of its own. Take the line out.`;
     return [fault(`${pointer}/meter`, 'unknown', none)];
   }
-  const onDay = dateOfDayNumber(Math.floor(reading.at / MS_PER_DAY));
+  const onDay = civilDateAt(reading.at, timeZone);
   const { readings, segments, usage } = standing;
   const verdict = judgeReading(reading, readings, segments, usage.mostLikelyLife(onDay));
   switch (verdict.kind) {

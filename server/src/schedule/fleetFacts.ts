@@ -44,7 +44,7 @@ interface ItemPoint extends ServicePoint {
   readonly machineId: string;
 }
 
-interface ItemOutcome extends ItemPoint, Pick<JobItem, 'outcome' | 'untilLife' | 'untilOn'> {}
+interface ItemOutcome extends ItemPoint, Pick<JobItem, 'outcome' | 'untilLife' | 'untilMeter' | 'untilOn'> {}
 
 interface OpenHistory extends ItemHistory {
   readonly completions: ItemPoint[];
@@ -52,11 +52,10 @@ interface OpenHistory extends ItemHistory {
   readonly extensions: Extension[];
 }
 
-function toExtension({ outcome, on, life, untilLife, untilOn }: ItemOutcome): Extension[] {
+function toExtension({ outcome, on, life, untilLife, untilMeter, untilOn }: ItemOutcome): Extension[] {
   if (outcome !== 'kept' && outcome !== 'deferred') return [];
-  return [
-    { kind: outcome, made: { on, life }, untilLife, untilOn: untilOn === null ? null : civilDate(untilOn) },
-  ];
+  const until = { untilLife, meter: untilMeter, untilOn: untilOn === null ? null : civilDate(untilOn) };
+  return [{ kind: outcome, made: { on, life }, ...until }];
 }
 
 function historyOf(
@@ -81,7 +80,7 @@ function toAttachment(row: AttachmentRow, meters: StoredMeters): Attachment {
   const { machineId, kind, share, hoursAtStart, engineAtStart } = row;
   const hours: AttachmentMeter =
     share === null
-      ? { kind: 'own', ...meters.of(machineId, kind) }
+      ? { kind: 'own', hoursAtStart, ...meters.of(machineId, kind) }
       : { kind: 'share', share, hoursAtStart, engineAtStart };
   return { meter: kind, hours };
 }
@@ -188,9 +187,11 @@ export class FleetFacts {
         participation: (seasonsOf.get(id) ?? [])
           .map(({ seasonId, hoursPerWeek }): Participation => ({ seasonId, hoursPerWeek }))
           .sort((a, b) => (a.seasonId < b.seasonId ? -1 : 1)),
-        laidUpSince:
-          machine.status === 'laidUp' && machine.statusSince ? civilDate(machine.statusSince) : null,
-        items: withOverrides(lines.scheduleItems(items), own.map(toOverride)),
+        status: {
+          kind: machine.status,
+          since: machine.statusSince === null ? null : civilDate(machine.statusSince),
+        },
+        ...withOverrides(lines.scheduleItems(items), own.map(toOverride)),
         history: historyOf(outcomes.get(id) ?? [], declarations.get(id) ?? []),
       };
       const info = new Map(items.map((item) => [item.id, lines.info(item)]));
@@ -217,7 +218,7 @@ export class FleetFacts {
     // By their jobs, which the database finds by their machines; a list of ids would make it read them all.
     const rows = await JobItem.findAll({
       where: { outcome: ['done', 'kept', 'deferred'] },
-      attributes: ['jobId', 'itemId', 'outcome', 'untilLife', 'untilOn'],
+      attributes: ['jobId', 'itemId', 'outcome', 'untilLife', 'untilMeter', 'untilOn'],
       include: [{ model: Job, attributes: [], required: true, where: { ...where, state: 'signedOff' } }],
       raw: true,
     });

@@ -1,7 +1,7 @@
 import { Body, Controller, Get, Param, Post } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { AnswerEvidenceDto, EvidenceDto, FleetLineDto, MilestoneDto, WeekOfUseDto } from '@yugator/contracts';
-import { milestoneAt, milestoneHours, weeksOfUse } from '@yugator/core';
+import { meterNamed, milestoneAt, milestoneHours, weeksOfUse } from '@yugator/core';
 import type { MeterName } from '@yugator/core';
 import { notFound } from '../problem/problem.js';
 import { Person } from '../people/person.model.js';
@@ -42,7 +42,8 @@ export class ScheduleController {
   async milestones(@Param('id', IdOf('machine')) id: string): Promise<MilestoneDto[]> {
     const scheduled = await this.require(id);
     const { items } = scheduled.facts;
-    const per = (meter: MeterName) => scheduled.schedule.meters.get(meter)?.engineHoursPerHour ?? 1;
+    const { meters } = scheduled.schedule;
+    const per = (meter: MeterName) => meterNamed(meter, meters)?.engineHoursPerHour ?? null;
     return milestoneHours(items, LAST_MILESTONE_HOURS, per).map((hours) => ({
       hours,
       lines: milestoneAt(hours, items, per).lines.map(({ item, reason }) => ({

@@ -1,4 +1,5 @@
 import type { BaselineDto, DueLineDto, FleetLineDto, LimitDto } from '@yugator/contracts';
+import { consequenceOf } from '@yugator/core';
 import type { Baseline, DueAnswer, ItemHistory, Limit } from '@yugator/core';
 import type { ItemInfo } from './fleetFacts.js';
 import type { ScheduledMachine } from './fleetSchedule.js';
@@ -35,6 +36,7 @@ function toDueLine(answer: DueAnswer, info: ItemInfo | undefined, done: DueLineD
     ...{ itemId: item.id, itemName: item.name, action: item.action, component: item.component },
     bookName: info?.bookName ?? null,
     ...{ state, earlyOn, expectedOn, lateOn, done },
+    consequence: consequenceOf(item),
     baseline: toBaselineDto(baseline),
     limits: limits.map(toLimitDto),
     unresolved: unresolved.map(({ code, trigger }) => ({ code, trigger })),
@@ -62,6 +64,7 @@ export function toFleetLines({ machine, schedule, info }: ScheduledMachine): Fle
     ...{ machineId: machine.id, tag: machine.tag, machineName: machine.name },
     ...{ machineClass: machine.machineClass, shed: machine.shed },
     ...{ itemId: item.id, itemName: item.name, state, earlyOn, expectedOn, lateOn },
+    consequence: consequenceOf(item),
     bookName: info.get(item.id)?.bookName ?? null,
     limit: deciding ? toLimitDto(deciding) : null,
     minutes: info.get(item.id)?.minutes ?? 0,

@@ -37,8 +37,16 @@ export class Today {
       this.defects.open(),
     ]);
     const jobOf = new Map(openJobs.map((job) => [job.machineId, job.id]));
+    const stopped = new Set(
+      defects.filter(({ severity }) => severity === 'stop').map(({ machine }) => machine.id),
+    );
     const ordered = machines
-      .map((scheduled) => ({ scheduled, tag: scheduled.machine.tag, answers: scheduled.schedule.answers }))
+      .map((scheduled) => ({
+        scheduled,
+        tag: scheduled.machine.tag,
+        isStopped: stopped.has(scheduled.machine.id),
+        answers: scheduled.schedule.answers,
+      }))
       .sort(compareMachines);
     return {
       today,

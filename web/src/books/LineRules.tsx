@@ -1,155 +1,20 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useQuery } from '@tanstack/react-query';
-import { parseTrigger } from '@yugator/core';
-import type { Trigger } from '@yugator/core';
+import { consequenceOf, CONSEQUENCES } from '@yugator/core';
 import { useState } from 'react';
 import { DialogButton } from '../form/DialogButton.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { triggerWords } from '../schedule/triggerWords.js';
-import { seasonQueries } from '../season/seasonQueries.js';
 import { parseFigure } from '../words/figures.js';
 import type { BookDraft, DraftLine } from './bookDraft.js';
+import { CONSEQUENCE_WORDS } from './bookWords.js';
 import styles from './books.module.css';
+import { EMPTY, Figure, KINDS, RuleFields, ruleOf } from './RuleFields.js';
+import type { Kind, Typed } from './RuleFields.js';
 
-const KINDS = {
-  seasonEdge: 'Before or after a season',
-  everyNth: 'Each n-th time another line is done',
-  storage: 'While the machine is laid up',
-  onMeter: 'At whole multiples on the meter',
-} as const;
-type Kind = keyof typeof KINDS;
-
-/** What is typed of a rule, whatever its kind. */
-interface Typed {
-  readonly kind: Kind;
-  readonly season: string;
-  readonly edge: 'first' | 'last';
-  readonly days: string;
-  readonly n: string;
-  readonly other: string;
-  readonly above: string;
-  readonly hours: string;
-}
-
-const EMPTY: Typed = {
-  ...{ kind: 'seasonEdge', season: '', edge: 'first', days: '0' },
-  ...{ n: '2', other: '', above: '', hours: '50' },
-};
-
-/** The rule that was typed, or a sentence of what is missing. */
-function ruleOf(typed: Typed, meter: BookDraft['meter']): Trigger | string {
-  const loose = {
-    seasonEdge: {
-      ...{ kind: 'seasonEdge', season: typed.season || null, edge: typed.edge },
-      offsetDays: parseFigure(typed.days.replace('−', '-')),
-    },
-    everyNth: {
-      ...{ kind: 'everyNth', n: parseFigure(typed.n), itemId: typed.other },
-      everyTimeAboveHours: typed.above.trim() === '' ? null : parseFigure(typed.above),
-    },
-    storage: { kind: 'storage', days: parseFigure(typed.days) },
-    onMeter: { kind: 'everyHours', hours: parseFigure(typed.hours), meter, grid: 'onMeter' },
-  }[typed.kind];
-  const parsed = parseTrigger(loose);
-  if ('trigger' in parsed) return parsed.trigger;
-  return {
-    seasonEdge: 'Give the days as a whole number, negative for days before.',
-    everyNth: 'Choose the other line, and give n from 2 on.',
-    storage: 'Give the days as a whole number from 1 to 366.',
-    onMeter: 'Give the hours as a number, such as 50.',
-  }[typed.kind];
-}
-
-interface FieldsProps {
-  readonly typed: Typed;
-  readonly line: DraftLine;
-  readonly draft: BookDraft;
-  readonly onType: (change: Partial<Typed>) => void;
-}
-
-function Figure({ label, value, onType }: { label: string; value: string; onType: (text: string) => void }) {
-  return (
-    <TextField
-      label={label}
-      value={value}
-      onChange={(event) => onType(event.target.value)}
-      slotProps={{ htmlInput: { autoComplete: 'off' } }}
-    />
-  );
-}
-
-function SeasonFields({ typed, onType }: Pick<FieldsProps, 'typed' | 'onType'>) {
-  const seasons = useQuery(seasonQueries.all());
-  return (
-    <>
-      <TextField
-        label="Season"
-        select
-        value={typed.season}
-        onChange={(event) => onType({ season: event.target.value })}
-        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-      >
-        <MenuItem value="">The machine&rsquo;s own working time</MenuItem>
-        {(seasons.data?.seasons ?? []).map(({ id, name }) => (
-          <MenuItem key={id} value={name}>
-            {name}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        label="Counted from its"
-        select
-        value={typed.edge}
-        onChange={(event) => onType({ edge: event.target.value === 'last' ? 'last' : 'first' })}
-      >
-        <MenuItem value="first">first day</MenuItem>
-        <MenuItem value="last">last day</MenuItem>
-      </TextField>
-      <Figure
-        label="Days after it, negative for before"
-        value={typed.days}
-        onType={(days) => onType({ days })}
-      />
-    </>
-  );
-}
-
-function RuleFields({ typed, line, draft, onType }: FieldsProps) {
-  switch (typed.kind) {
-    case 'seasonEdge':
-      return <SeasonFields typed={typed} onType={onType} />;
-    case 'everyNth':
-      return (
-        <>
-          <TextField
-            label="Other line"
-            select
-            value={typed.other}
-            onChange={(event) => onType({ other: event.target.value })}
-          >
-            {draft.lines
-              .filter(({ key, name }) => key !== line.key && name !== '')
-              .map(({ key, name }) => (
-                <MenuItem key={key} value={name}>
-                  {name}
-                </MenuItem>
-              ))}
-          </TextField>
-          <Figure label="Each n-th time" value={typed.n} onType={(n) => onType({ n })} />
-          <Figure
-            label="Every time above so many hours a year (may stay empty)"
-            value={typed.above}
-            onType={(above) => onType({ above })}
-          />
-        </>
-      );
-    case 'storage':
-      return <Figure label="Every so many days" value={typed.days} onType={(days) => onType({ days })} />;
-    case 'onMeter':
-      return <Figure label="Hours" value={typed.hours} onType={(hours) => onType({ hours })} />;
-  }
+function usualConsequence({ action, component }: DraftLine): string {
+  return consequenceOf({ action, component: component.trim().toLowerCase(), consequence: null });
 }
 
 interface Props {
@@ -172,6 +37,7 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
   const [note, setNote] = useState(line.note);
   const [renews, setRenews] = useState(line.renews);
   const [window, setWindow] = useState({ hours: textOf(line.windowHours), days: textOf(line.windowDays) });
+  const [consequence, setConsequence] = useState(line.consequence);
   const [typed, setTyped] = useState<Typed>(EMPTY);
   const [problem, setProblem] = useState<string | null>(null);
   const add = () => {
@@ -192,7 +58,8 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
           setProblem('Give the hours and days of the window as figures, or leave them empty.');
           return;
         }
-        onChange({ others, renews, windowHours, windowDays, reference: reference.trim(), note: note.trim() });
+        const words = { reference: reference.trim(), note: note.trim() };
+        onChange({ others, renews, windowHours, windowDays, consequence, ...words });
         onDone();
       }}
       onLeave={onDone}
@@ -250,6 +117,21 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
         value={window.days}
         onType={(days) => setWindow({ ...window, days })}
       />
+      <TextField
+        label="What lateness costs"
+        select
+        value={consequence ?? ''}
+        onChange={(event) => setConsequence(CONSEQUENCES.find((each) => each === event.target.value) ?? null)}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        helperText="Decides what comes first among what is late"
+      >
+        <MenuItem value="">As usual for its component ({usualConsequence(line)})</MenuItem>
+        {CONSEQUENCES.map((each) => (
+          <MenuItem key={each} value={each}>
+            {CONSEQUENCE_WORDS[each]}
+          </MenuItem>
+        ))}
+      </TextField>
       <TextField
         label="Where the book says so"
         placeholder="engine book, p. 31"

@@ -1,6 +1,6 @@
 import type { BookDto, BookFieldsDto } from '@yugator/contracts';
 import { columnsOf, compareColumns, rowOf, triggersOfRow } from '@yugator/core';
-import type { Action, ChartColumn, ChartMark, MeterName, Trigger } from '@yugator/core';
+import type { Action, ChartColumn, Consequence, ChartMark, MeterName, Trigger } from '@yugator/core';
 
 /** A line of a book as it is entered: its marks in the columns, and the rules that no column holds. */
 export interface DraftLine {
@@ -18,6 +18,7 @@ export interface DraftLine {
   readonly note: string;
   readonly windowHours: number | null;
   readonly windowDays: number | null;
+  readonly consequence: Consequence | null;
 }
 
 /** A book as it is entered. */
@@ -34,7 +35,7 @@ const FIRST_COLUMNS: readonly ChartColumn[] = [
   { kind: 'calendar', count: 12, unit: 'month' },
 ];
 
-/** Whether a cell of the chart can hold a trigger: one that counts on another meter or grid cannot. */
+/** Whether a cell of the chart can hold a trigger: one that counts on another meter or grid, or otherwise than usual, cannot. */
 function isOfChart(trigger: Trigger, meter: MeterName): boolean {
   switch (trigger.kind) {
     case 'firstHours':
@@ -43,7 +44,7 @@ function isOfChart(trigger: Trigger, meter: MeterName): boolean {
       return trigger.meter === meter && trigger.grid === null;
     case 'firstCalendar':
     case 'everyCalendar':
-      return true;
+      return trigger.inUse === null;
     default:
       return false;
   }
@@ -59,7 +60,7 @@ export function emptyLine(columns: number, key: string): DraftLine {
       reference: '',
       note: '',
     },
-    ...{ windowHours: null, windowDays: null },
+    ...{ windowHours: null, windowDays: null, consequence: null },
   };
 }
 
@@ -87,6 +88,7 @@ export function draftOf(book: BookDto): BookDraft {
         others: [...others, ...item.triggers.filter((trigger) => !isOfChart(trigger, book.meter))],
         windowHours: item.windowHours ?? null,
         windowDays: item.windowDays ?? null,
+        consequence: item.consequence ?? null,
       };
     }),
   };
@@ -105,11 +107,12 @@ export function fieldsOf(draft: BookDraft): BookFieldsDto {
   return {
     ...{ name: draft.name.trim(), machineClass: draft.machineClass, meter: draft.meter },
     items: draft.lines.map((line) => {
-      const { id, name, action, component, renews, reference, note, windowHours, windowDays } = line;
+      const { id, name, action, component, renews, reference, note } = line;
+      const { windowHours, windowDays, consequence } = line;
       return {
         ...(id === null ? {} : { id }),
         ...{ name: name.trim(), action, component: component.trim().toLowerCase(), renews: [...renews] },
-        ...{ reference, note, windowHours, windowDays },
+        ...{ reference, note, windowHours, windowDays, consequence },
         triggers: triggersOf(line, draft),
         minutes: /^\d+$/.test(line.minutes.trim()) ? Number(line.minutes) : NaN,
       };

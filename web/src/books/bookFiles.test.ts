@@ -20,7 +20,7 @@ const BOOK: BookDto = {
     item('Oil', [
       { kind: 'firstHours', hours: 5, meter: 'engine' },
       { kind: 'everyHours', hours: 50, meter: 'engine', grid: null },
-      { kind: 'everyCalendar', count: 12, unit: 'month' },
+      { kind: 'everyCalendar', count: 12, unit: 'month', inUse: null },
     ]),
     item('Filter', [{ kind: 'everyNth', n: 2, itemId: 'Oil', everyTimeAboveHours: 100 }]),
     item('Grease', [

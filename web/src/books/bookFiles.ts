@@ -1,10 +1,7 @@
-import { CreateBookDto } from '@yugator/contracts';
-import type { BookDto } from '@yugator/contracts';
+import { checkBody, CreateBookDto } from '@yugator/contracts';
+import type { BookDto, FieldFaultDto } from '@yugator/contracts';
 import { ACTIONS } from '@yugator/core';
 import type { ChartColumn, ChartMark } from '@yugator/core';
-import { plainToInstance } from 'class-transformer';
-import { validateSync } from 'class-validator';
-import type { ValidationError } from 'class-validator';
 import { csvRows, csvText } from '../csv/csv.js';
 import { draftOf, fieldsOf, parseColumn } from './bookDraft.js';
 import type { BookDraft, DraftLine } from './bookDraft.js';
@@ -32,12 +29,14 @@ export function csvOf({ columns, lines }: BookDraft): string {
   return csvText([head, ...rows]);
 }
 
-function sentences(errors: readonly ValidationError[], path: string): string[] {
-  return errors.flatMap((error) => {
-    const place = `${path}/${/^\d+$/.test(error.property) ? Number(error.property) + 1 : error.property}`;
-    const [message] = Object.values(error.constraints ?? {});
-    return [...(message ? [`${place.slice(1)}: ${message}`] : []), ...sentences(error.children ?? [], place)];
-  });
+/** A fault with its place, lines counted from 1: "items/2/minutes: Give the minutes as a whole number." */
+function sentenceAt({ pointer, detail }: FieldFaultDto): string {
+  const place = pointer
+    .replace(/^#?\//, '')
+    .replace(/(^|\/)(\d+)(?=\/|$)/g, (_all, before: string, at: string) => {
+      return `${before}${Number(at) + 1}`;
+    });
+  return `${place}: ${detail}`;
 }
 
 function readJson(text: string): BookRead {
@@ -51,12 +50,8 @@ function readJson(text: string): BookRead {
   if (format !== 'yugator-book')
     return { faults: ['This is no book file: its format must be "yugator-book".'] };
   if (version !== 1) return { faults: ['This file is of another version. This Yugator reads version 1.'] };
-  const book = plainToInstance(CreateBookDto, fields);
-  const faults = sentences(
-    validateSync(book, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }),
-    '',
-  );
-  if (faults.length) return { faults };
+  const { value: book, faults } = checkBody(CreateBookDto, fields);
+  if (faults) return { faults: faults.map(sentenceAt) };
   const items = book.items.map((item, index) => ({ ...item, id: `read-${index}` }));
   const draft = draftOf({ ...book, items, id: '', version: 0, machines: [] } satisfies BookDto);
   return { draft: { ...draft, lines: draft.lines.map((line) => ({ ...line, id: null })) } };
@@ -113,7 +108,7 @@ function readLine(
       minutes: minutes ?? '',
     },
     ...{ marks, others: [], renews: [], reference: reference ?? '', note: note ?? '' },
-    ...{ windowHours: null, windowDays: null },
+    ...{ windowHours: null, windowDays: null, consequence: null },
   };
 }
 

@@ -1,5 +1,6 @@
 import type { Action, ChartColumn, ChartMark, MeterName } from '@yugator/core';
 import { lengthWords } from '../schedule/triggerWords.js';
+import type { Consequence } from '@yugator/core';
 import { intervalWords } from '../words/figures.js';
 
 export const ACTION_WORDS: Record<Action, string> = {
@@ -29,3 +30,10 @@ export function columnWords(column: ChartColumn): string {
     ? `${intervalWords(column.hours)} h`
     : lengthWords(column.count, column.unit);
 }
+
+/** What lateness of a line costs. */
+export const CONSEQUENCE_WORDS: Record<Consequence, string> = {
+  ruin: 'Ruin: it can wreck the machine or hurt somebody',
+  wear: 'Wear: parts wear faster, the work gets worse',
+  care: 'Care: grease, cleaning, pressures, looks',
+};

@@ -16,6 +16,7 @@ const ITEMS = [
 ] as const;
 const line = (id: string, name: string, state: 'overdue' | 'coming' | 'fine'): VisitDto['lines'][number] => ({
   ...{ itemId: id, itemName: name, action: 'inspect', component: '', bookName: null, state, minutes: 5 },
+  consequence: 'care',
   ...{ limits: [], unresolved: [], done: [], earlyOn: null, expectedOn: null, lateOn: null },
   baseline: { kind: 'noRecord', on: null, life: null },
 });

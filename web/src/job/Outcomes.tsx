@@ -3,6 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { useQueryClient } from '@tanstack/react-query';
 import { OutcomeDto, SEVERITIES } from '@yugator/contracts';
 import type { JobDto, JobItemDto, Outcome } from '@yugator/contracts';
+import type { MeterName } from '@yugator/core';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
@@ -35,11 +36,17 @@ const WAYS: Record<Exclude<Outcome, 'done'>, string> = {
   defect: 'Found defective',
 };
 
+/** The meter that hours of an item count on. */
+function meterOf({ untilMeter, due }: JobItemDto): MeterName {
+  return untilMeter ?? due?.limits.find(({ kind }) => kind === 'hours')?.meter ?? 'engine';
+}
+
 function OutcomeForm({ job, item, onDone }: { job: JobDto; item: JobItemDto; onDone: () => void }) {
   const client = useQueryClient();
   const form = useDtoForm<OutcomeDto>(OutcomeDto, {
     ...{ outcome: item.outcome === 'done' || item.outcome === null ? 'kept' : item.outcome },
-    ...{ untilLife: item.untilLife, untilOn: item.untilOn, severity: item.severity ?? 'soon' },
+    ...{ untilLife: item.untilLife, untilMeter: meterOf(item), untilOn: item.untilOn },
+    severity: item.severity ?? 'soon',
     ...{ note: item.note, version: item.version },
   });
   const decide = useDecide(job, item, onDone);
@@ -84,7 +91,7 @@ function OutcomeForm({ job, item, onDone }: { job: JobDto; item: JobItemDto; onD
           <Field
             form={form}
             name="untilLife"
-            label="Until the meter has"
+            label={`Until the ${meterOf(item)} has`}
             figure={(hours) => (Number.isNaN(hours) ? null : hours)}
             hint="Life hours; leave it empty for a day alone"
           />

@@ -1,4 +1,5 @@
 import type { JobItemDto, Outcome, Severity } from '@yugator/contracts';
+import type { MeterName } from '@yugator/core';
 import { dayWords } from '../words/dates.js';
 import { hoursWords } from '../words/figures.js';
 
@@ -15,11 +16,16 @@ export const SEVERITY_WORDS: Record<Severity, string> = {
   stop: 'not to be used',
 };
 
+/** "loader " before the hours of a loader; nothing before those of the engine. */
+function meterPrefix(meter: MeterName | null): string {
+  return meter === null || meter === 'engine' ? '' : `${meter} `;
+}
+
 /** What became of an item, with its limit, weight and note. */
 export function outcomeWords(item: JobItemDto, today: string): string {
   if (item.outcome === null) return 'not done yet';
   const until = [
-    item.untilLife === null ? '' : `until ${hoursWords(item.untilLife)} h`,
+    item.untilLife === null ? '' : `until ${hoursWords(item.untilLife)} ${meterPrefix(item.untilMeter)}h`,
     item.untilOn === null ? '' : `until ${dayWords(item.untilOn, today)}`,
     item.severity === null ? '' : SEVERITY_WORDS[item.severity],
   ].filter(Boolean);

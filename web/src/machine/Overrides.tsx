@@ -36,7 +36,9 @@ function triggersOf({ hours, months }: Typed): Trigger[] | null {
     ...(everyHours === null
       ? []
       : [{ kind: 'everyHours', hours: everyHours, meter: 'engine', grid: null } as const]),
-    ...(everyMonths === null ? [] : [{ kind: 'everyCalendar', count: everyMonths, unit: 'month' } as const]),
+    ...(everyMonths === null
+      ? []
+      : [{ kind: 'everyCalendar', count: everyMonths, unit: 'month', inUse: null } as const]),
   ];
   return triggers.length ? triggers : null;
 }

@@ -32,7 +32,7 @@ const EMPTY: Typed = {
 
 function intervalsOf({ hours, months, days }: Typed): Trigger[] {
   const calendar = (text: string, unit: 'day' | 'month'): Trigger[] =>
-    text.trim() === '' ? [] : [{ kind: 'everyCalendar', count: parseFigure(text), unit }];
+    text.trim() === '' ? [] : [{ kind: 'everyCalendar', count: parseFigure(text), unit, inUse: null }];
   return [
     ...(hours.trim() === ''
       ? []

@@ -16,7 +16,7 @@ const line = (
     shed: tag === 'B' ? 'Yard' : 'North',
   },
   ...{ itemId: itemName, itemName, bookName: 'Verrick', state, limit: hoursLimit(), minutes: 10 },
-  ...{ earlyOn: null, expectedOn, lateOn: null },
+  ...{ earlyOn: null, expectedOn, lateOn: null, consequence: 'care' },
 });
 const LINES = [
   line('B', 'Oil', 'fine', '2027-08-01'),

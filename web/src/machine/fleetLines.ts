@@ -1,6 +1,6 @@
 import type { FleetLineDto } from '@yugator/contracts';
-import { compareStates } from '@yugator/core';
-import type { DueState } from '@yugator/core';
+import { compareStates, compareUrgency } from '@yugator/core';
+import type { DueState, Urgency } from '@yugator/core';
 
 export const ALL = 'all';
 
@@ -25,11 +25,12 @@ function compareText(a: string | null, b: string | null): number {
   return a < b ? -1 : 1;
 }
 
+function urgencyOfLine({ state, consequence, limit, expectedOn }: FleetLineDto): Urgency {
+  return { state, consequence, used: limit?.used ?? 1, expectedOn };
+}
+
 const COMPARE: Record<Sort, (a: FleetLineDto, b: FleetLineDto) => number> = {
-  worst: (a, b) =>
-    compareStates(a.state, b.state) ||
-    (a.state === 'overdue' ? (b.limit?.used ?? 1) - (a.limit?.used ?? 1) : 0) ||
-    compareText(a.expectedOn, b.expectedOn),
+  worst: (a, b) => compareUrgency(urgencyOfLine(a), urgencyOfLine(b)) || compareText(a.tag, b.tag),
   date: (a, b) => compareText(a.expectedOn, b.expectedOn),
   tag: (a, b) => compareText(a.tag, b.tag) || compareStates(a.state, b.state),
   item: (a, b) => compareText(a.itemName, b.itemName) || compareText(a.tag, b.tag),

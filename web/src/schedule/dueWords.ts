@@ -32,14 +32,23 @@ export function rangeWords(
   return `between ${dayWords(earlyOn, today)} and ${dayWords(lateOn, today)}`;
 }
 
-const UNRESOLVED_WORDS: Record<DueLineDto['unresolved'][number]['code'], string> = {
-  noSeason: 'no such season is planned, so this rule cannot count',
-  noOtherItem: 'the item it goes with is not on record here, so this rule cannot count',
-};
+type Unresolved = DueLineDto['unresolved'][number];
+
+/** Why a trigger gives no limit though it should, and the way out. */
+function unresolvedReason({ code, trigger }: Unresolved): string {
+  switch (code) {
+    case 'noSeason':
+      return 'no such season is planned, so this rule cannot count';
+    case 'noOtherItem':
+      return 'the item it goes with is not on record here, so this rule cannot count';
+    case 'noMeter':
+      return `needs its ${'meter' in trigger ? trigger.meter : 'own'}’s hours: give its share or its meter under Details`;
+  }
+}
 
 /** What is the matter with triggers that give no limit. */
 export function unresolvedWords(line: DueLineDto): string[] {
-  return line.unresolved.map(({ code, trigger }) => `${triggerWords(trigger)}: ${UNRESOLVED_WORDS[code]}`);
+  return line.unresolved.map((each) => `${triggerWords(each.trigger)}: ${unresolvedReason(each)}`);
 }
 
 /** From where the interval counts: "last done 12 May at 212.4 h". */

@@ -22,6 +22,12 @@ function hoursRule(hours: number, meter: string): string {
   return `${intervalWords(hours)} ${meter === 'engine' ? '' : `${meter} `}h`;
 }
 
+/** Whether days wait for the machine to work, where its line says so. */
+function inUseWords({ inUse }: Extract<Trigger, { kind: 'everyCalendar' | 'firstCalendar' }>): string {
+  if (inUse === null) return '';
+  return inUse ? ' in use' : ', rest or not';
+}
+
 function ordinal(n: number): string {
   const last = n % 10;
   const isTeen = Math.floor(n / 10) % 10 === 1;
@@ -41,11 +47,11 @@ export function triggerWords(rule: Rule, nameOf: NameOf = NO_NAMES): string {
     case 'firstHours':
       return `first at ${hoursRule(rule.hours, rule.meter)}`;
     case 'firstCalendar':
-      return `first after ${lengthWords(rule.count, rule.unit)}`;
+      return `first after ${lengthWords(rule.count, rule.unit)}${inUseWords(rule)}`;
     case 'everyHours':
       return `every ${hoursRule(rule.hours, rule.meter)}${rule.grid === 'onMeter' ? ' on the meter' : ''}`;
     case 'everyCalendar':
-      return `every ${lengthWords(rule.count, rule.unit).replace(/^a /, '')}`;
+      return `every ${lengthWords(rule.count, rule.unit).replace(/^a /, '')}${inUseWords(rule)}`;
     case 'seasonEdge':
       return edgeWords(rule);
     case 'everyNth': {
@@ -72,7 +78,7 @@ const PLACE: Record<Rule['kind'], number> = {
 function everyWords(rules: readonly Rule[]): string {
   const lengths = rules.flatMap((rule) => {
     if (rule.kind === 'everyHours') return triggerWords(rule).replace(/^every /, '');
-    return rule.kind === 'everyCalendar' ? lengthWords(rule.count, rule.unit) : [];
+    return rule.kind === 'everyCalendar' ? `${lengthWords(rule.count, rule.unit)}${inUseWords(rule)}` : [];
   });
   const [first, ...others] = lengths;
   return first === undefined

@@ -24,7 +24,7 @@ export function calendarLimit(over: Partial<LimitDto> = {}): LimitDto {
   const left = over.left ?? 7;
   return {
     ...{ kind: 'calendar', meter: null, at: null, on: '2027-05-20', left, used: 0.98 },
-    rule: { kind: 'everyCalendar', count: 12, unit: 'month' },
+    rule: { kind: 'everyCalendar', count: 12, unit: 'month', inUse: null },
     ...{ overdue: left < 0, ripe: true, earlyOn: null, expectedOn: '2027-05-20', lateOn: null },
     ...over,
   };
@@ -33,7 +33,7 @@ export function calendarLimit(over: Partial<LimitDto> = {}): LimitDto {
 export function dueLine(over: Partial<DueLineDto> = {}): DueLineDto {
   return {
     ...{ itemId: 'oil', itemName: 'Engine oil and filter', action: 'replace', component: 'engine oil' },
-    ...{ bookName: 'Verrick', state: 'overdue', unresolved: [], done: [], minutes: 30 },
+    ...{ bookName: 'Verrick', state: 'overdue', consequence: 'ruin', unresolved: [], done: [], minutes: 30 },
     ...{ earlyOn: null, expectedOn: null, lateOn: null },
     baseline: { kind: 'completion', on: '2027-05-12', life: 212.4 },
     limits: [hoursLimit()],

@@ -14,7 +14,15 @@ export const item = (
   outcome: JobDto['items'][number]['outcome'] = null,
 ): JobDto['items'][number] => ({
   ...{ itemId: id, name: ITEMS.find((each) => each.id === id)?.name ?? '', minutes: 30, outcome },
-  ...{ version: outcome ? 2 : 1, due: null, untilLife: null, untilOn: null, severity: null, note: '' },
+  ...{
+    version: outcome ? 2 : 1,
+    due: null,
+    untilLife: null,
+    untilMeter: null,
+    untilOn: null,
+    severity: null,
+    note: '',
+  },
 });
 export const KIT = {
   ...{

@@ -33,7 +33,10 @@ describe('the words of a schedule', () => {
     [calendar(), 'by 20 May'],
     [calendar({ left: 0, on: TODAY }), 'due today, every year'],
     [calendar({ left: -1, on: '2027-05-12' }), '1 day over a year'],
-    [calendar({ rule: { kind: 'everyCalendar', count: 7, unit: 'day' }, left: -9 }), '9 days over a week'],
+    [
+      calendar({ rule: { kind: 'everyCalendar', count: 7, unit: 'day', inUse: null }, left: -9 }),
+      '9 days over a week',
+    ],
     [hours({ meter: 'loader', left: 3 }), 'in 3.0 loader h, about 10 May'],
     [
       calendar({ rule: { kind: 'seasonEdge', season: 'Mowing', edge: 'first', offsetDays: -14 }, left: -2 }),
@@ -44,7 +47,8 @@ describe('the words of a schedule', () => {
   });
 
   it('give the rule with its hours first', () => {
-    const everyMonths = (count: number) => ({ kind: 'everyCalendar', count, unit: 'month' }) as const;
+    const everyMonths = (count: number) =>
+      ({ kind: 'everyCalendar', count, unit: 'month', inUse: null }) as const;
     expect(ruleWords([everyMonths(12), hours().rule])).toBe('every 50 h or a year');
     expect(ruleWords([everyMonths(24)])).toBe('every 2 years');
     expect(ruleWords([everyMonths(12)])).toBe('every year');

@@ -27,8 +27,8 @@ export function everyHours(hours: number, over: Partial<EveryHours> = {}): Every
   return { kind: 'everyHours', hours, meter: 'engine', grid: null, ...over };
 }
 
-export function every(count: number, unit: 'day' | 'month'): EveryCalendar {
-  return { kind: 'everyCalendar', count, unit };
+export function every(count: number, unit: 'day' | 'month', inUse: boolean | null = null): EveryCalendar {
+  return { kind: 'everyCalendar', count, unit, inUse };
 }
 
 export function item(
@@ -38,7 +38,7 @@ export function item(
 ): ScheduleItem {
   return {
     ...{ id, name: id, action: 'replace', component: id, triggers },
-    ...{ renews: [], dutyFactor: 1, window: { hours: null, days: null } },
+    ...{ renews: [], dutyFactor: 1, window: { hours: null, days: null }, consequence: null },
     ...over,
   };
 }
@@ -57,7 +57,10 @@ export function judged(
   untilLife: number | null,
   untilOn: string | null,
 ): Extension {
-  return { kind, made: point(...made), untilLife, untilOn: untilOn === null ? null : civilDate(untilOn) };
+  return {
+    ...{ kind, made: point(...made), untilLife, meter: null },
+    untilOn: untilOn === null ? null : civilDate(untilOn),
+  };
 }
 
 type Facts = Omit<Partial<MachineFacts>, 'history' | 'readings'> & {
@@ -74,8 +77,8 @@ export function facts({ history = {}, readings = [], ...over }: Facts): MachineF
     readings: readings.map(([on, shown]) => ({ at: instant(`${on}T12:00:00Z`), shown })),
     attachments: [],
     participation: [],
-    laidUpSince: null,
-    items: [],
+    status: { kind: 'inService', since: null },
+    ...{ items: [], omitted: [] },
     history: new Map(Object.entries(history)),
     ...over,
   };

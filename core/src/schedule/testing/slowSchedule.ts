@@ -1,104 +1,156 @@
-import { civilDate } from '../../calendar/civilDate.js';
 import type { CivilDate } from '../../calendar/civilDate.js';
-import { seasonInYear } from '../../season/season.js';
-import type { Season, SeasonYear } from '../../season/season.js';
-import type { Participation } from '../../season/usePlan.js';
-import type { ItemHistory, ServicePoint } from '../baseline.js';
+import type { Extension, ItemHistory, ServicePoint } from '../baseline.js';
 import type { DueState } from '../dueState.js';
 import type { ScheduleItem } from '../item.js';
-import type { MachineFacts } from '../machineSchedule.js';
-import type { SiteSettings } from '../scheduleContext.js';
-import type { EveryHours, SeasonEdge, Trigger } from '../trigger.js';
-import { addDays, daysBetween } from './slowCalendar.js';
+import type {
+  EveryHours,
+  EveryNth,
+  FirstCalendar,
+  FirstHours,
+  EveryCalendar,
+  MeterName,
+  SeasonEdge,
+  Trigger,
+} from '../trigger.js';
+import type { RandomMachine } from './randomMachine.js';
+import { addDays, after, between, daysBetween } from './slowCalendar.js';
+import { isInUse, SlowDays } from './slowDays.js';
+import { cents, inOrder, plain } from './slowLimit.js';
+import type { SlowLimit } from './slowLimit.js';
+import { judgedPoints } from './slowJudgement.js';
+import { lifeOnDay, pointsOf } from './slowMeter.js';
+import type { SlowMeter } from './slowMeter.js';
+import { SlowMeters } from './slowMeters.js';
 import { renews } from './slowRenewal.js';
 
 /**
  * The schedule once more, without a table, a search or a formula for a date: it walks from day to day and from multiple to
- * multiple, and counts. Slow and plain, to be held against the real one. It knows the engine's meter only.
+ * multiple, and counts. Slow and plain, to be held against the real one.
  */
-
-interface SlowLimit {
-  readonly at: number | null;
-  readonly on: CivilDate | null;
-  readonly expectedOn: CivilDate | null;
-  readonly state: DueState;
-}
 
 export interface SlowAnswer {
   readonly state: DueState;
   readonly expectedOn: CivilDate | null;
-  /** every due point, hours or date, in no order */
-  readonly points: readonly (number | string)[];
+  /** every due point, in no order */
+  readonly points: readonly string[];
 }
 
-const STATES = ['overdue', 'noRecord', 'ripe', 'coming', 'fine', 'resting'] as const;
-
-const cents = (hours: number) => Math.round(hours * 100) / 100;
-const plain = (point: ServicePoint) => `${point.on} ${String(Math.round(point.life * 100)).padStart(9, '0')}`;
+/** The point that a limit names, as text. */
+export function pointText(limit: { at: number; on: CivilDate | null; meter: MeterName | null }): string {
+  return limit.on ?? `${limit.at} h ${limit.meter ?? ''}`;
+}
 
 export class SlowMachine {
-  private readonly points: { on: CivilDate; life: number }[];
-  private readonly life: number;
-  private readonly theta: number;
-  private readonly isPlanned: boolean;
-  private readonly years = new Map<string, SeasonYear | null>();
-  private readonly partsOf = new Map<CivilDate, readonly Participation[]>();
+  readonly items: readonly ScheduleItem[];
+  private readonly all: readonly ScheduleItem[];
+  private readonly days: SlowDays;
+  private readonly meters: SlowMeters;
+  private readonly ranLately: number;
+  private readonly horizon: CivilDate;
 
-  constructor(
-    private readonly facts: MachineFacts,
-    private readonly site: SiteSettings,
-    private readonly today: CivilDate,
-  ) {
-    this.isPlanned = facts.participation.length > 0;
-    // Readings of the generated machines are taken at noon UTC, which is the same day everywhere they stand.
-    const read = facts.readings
-      .map(({ at, shown }) => ({ on: civilDate(new Date(at).toISOString().slice(0, 10)), life: shown }))
-      .sort((a, b) => daysBetween(b.on, a.on));
-    this.points = [{ on: facts.entry.on, life: facts.entry.life }, ...read];
-    this.life = read.at(-1)?.life ?? facts.entry.life;
-    this.theta = this.isPlanned ? this.workFactor() : 1;
+  constructor(private readonly machine: RandomMachine) {
+    const { facts, lines, overrides, site, today } = machine;
+    const ofLine = (id: string) => overrides.find(({ itemId }) => itemId === id);
+    this.items = lines
+      .filter(({ id }) => !ofLine(id)?.isOmitted && facts.status.kind !== 'retired')
+      .map((line) => {
+        const own = ofLine(line.id);
+        return {
+          ...line,
+          triggers: own?.triggers ?? line.triggers,
+          dutyFactor: own?.dutyFactor ?? line.dutyFactor,
+          window: own?.window ?? line.window,
+        };
+      });
+    this.all = [...this.items, ...lines.filter(({ id }) => ofLine(id)?.isOmitted)];
+    const read = pointsOf(facts.readings, today);
+    const points = [{ on: facts.entry.on, life: facts.entry.life }, ...read];
+    const life = points.at(-1)?.life;
+    const lastRun = points.find((point) => point.life === life)?.on ?? facts.entry.on;
+    this.days = new SlowDays(facts, site, today, lastRun);
+    this.meters = new SlowMeters(facts, points, this.days);
+    this.ranLately = (points.at(-1)?.life ?? 0) - lifeOnDay(points, addDays(today, -365));
+    this.horizon = after(today, 120, 'month');
   }
 
   answer(item: ScheduleItem): SlowAnswer {
-    const history = this.past(item);
-    const completions = [...history.completions].sort((a, b) => (plain(a) < plain(b) ? -1 : 1));
-    const declared = [...history.declared].sort((a, b) => (plain(a) < plain(b) ? -1 : 1));
-    const isNeverDone = completions.length + declared.length === 0;
-    const from =
-      completions.at(-1) ?? declared.at(-1) ?? (this.facts.entry.cameNew ? this.facts.entry : null);
-    if (!from && item.triggers.some((trigger) => trigger.kind !== 'storage')) {
-      return { state: 'noRecord', expectedOn: null, points: [] };
-    }
-    const limits = item.triggers
-      .filter((trigger) => this.counts(trigger, item, isNeverDone))
-      .flatMap((trigger) => this.limits(trigger, item, from, isNeverDone));
-    const worst = STATES.find((state) => limits.some((limit) => limit.state === state)) ?? 'fine';
-    const rests = worst === 'fine' && this.isLaidUp(this.today) && item.triggers.every(countsRunning);
-    const overdue = limits.filter((limit) => limit.state === 'overdue');
-    const dates = (overdue.length ? overdue : limits).flatMap((limit) => limit.expectedOn ?? []);
+    const { limits, isUnresolved, isKnown } = this.standing(item, 0, [item.id]);
+    const text = (limit: SlowLimit) =>
+      pointText({ at: limit.at, on: limit.on, meter: limit.meter?.name ?? null });
+    const overdue = limits.filter(({ left }) => left < 0);
+    const { today } = this.machine;
+    const anyDay = (limit: SlowLimit) => limit.left <= limit.window && this.days.works(today);
+    const comes = (limit: SlowLimit) =>
+      limit.expectedOn ?? (limit.left < 0 ? '' : anyDay(limit) ? today : '9999');
+    const first = [...(overdue.length ? overdue : limits)].sort((a, b) =>
+      comes(a) < comes(b) ? -1 : comes(a) > comes(b) ? 1 : this.rank(a) - this.rank(b),
+    )[0];
+    const rests = !this.days.works(today) && item.triggers.length > 0 && this.allStandStill(item, [item.id]);
+    const state = rests
+      ? 'resting'
+      : !isKnown || (!first && isUnresolved)
+        ? 'noRecord'
+        : first
+          ? this.stateOf(first)
+          : 'fine';
     return {
-      state: rests ? 'resting' : worst,
-      expectedOn: dates.sort()[0] ?? null,
-      points: limits.map((limit) => limit.at ?? limit.on ?? ''),
+      state,
+      expectedOn: first?.expectedOn ?? null,
+      points: limits.map(text),
     };
   }
 
-  /** Everything that counts as doing `item`. */
+  /** The limits of an item, so many of its regular intervals further on. `asked` are those that wait for the answer. */
+  private standing(item: ScheduleItem, ahead: number, asked: readonly string[]) {
+    const { facts } = this.machine;
+    const past = this.past(item);
+    const done = inOrder(past.completions).at(-1) ?? inOrder(past.declared).at(-1);
+    const isNeverDone = !done;
+    const from = done ?? (facts.entry.cameNew ? facts.entry : null);
+    const judged = inOrder((past.extensions ?? []).map((each) => ({ ...each.made, each }))).at(-1);
+    if (judged && (!done || plain(judged) > plain(done))) {
+      return { limits: this.judged(judged.each, item, ahead), isUnresolved: false, isKnown: true };
+    }
+    if (!from && item.triggers.some(({ kind }) => kind !== 'storage')) {
+      return { limits: [], isUnresolved: false, isKnown: false };
+    }
+    let isUnresolved = false;
+    const limits = item.triggers
+      .filter((trigger) => this.counts(trigger, item, isNeverDone))
+      .flatMap((trigger) => {
+        const found = this.limits(trigger, item, from, isNeverDone, ahead, asked);
+        if (found === null) isUnresolved = true;
+        return found ?? [];
+      });
+    return { limits, isUnresolved, isKnown: true };
+  }
+
+  /** Everything up to today that counts as doing `item`. */
   private past(item: ScheduleItem): ItemHistory {
-    const doing = this.facts.items.filter((other) => renews(other, item, this.facts.items));
-    const of = (id: string) => this.facts.history.get(id) ?? { completions: [], declared: [] };
+    const { facts, today } = this.machine;
+    const of = (id: string) => facts.history.get(id) ?? { completions: [], declared: [], extensions: [] };
+    const doing = this.all.filter((other) => renews(other, item, this.all));
+    const kept = this.all.flatMap((other) =>
+      item.action === 'inspect' && other.id !== item.id && other.component === item.component
+        ? (of(other.id).extensions ?? []).filter(({ kind }) => kind === 'kept').map(({ made }) => made)
+        : [],
+    );
+    const isPast = ({ on }: ServicePoint) => on <= today;
     return {
-      completions: doing.flatMap((other) => of(other.id).completions),
-      declared: doing.flatMap((other) => of(other.id).declared),
+      completions: [...doing.flatMap(({ id }) => of(id).completions), ...kept].filter(isPast),
+      declared: doing.flatMap(({ id }) => of(id).declared).filter(isPast),
+      extensions: (of(item.id).extensions ?? []).filter(({ made }) => isPast(made)),
     };
   }
 
   private counts(trigger: Trigger, item: ScheduleItem, isNeverDone: boolean): boolean {
-    const has = (kind: string) => item.triggers.some((other) => other.kind === kind);
     if (trigger.kind === 'firstHours' || trigger.kind === 'firstCalendar') return isNeverDone;
-    if (trigger.kind === 'everyHours') return !(isNeverDone && has('firstHours'));
-    if (trigger.kind === 'everyCalendar') return !(isNeverDone && has('firstCalendar'));
-    return true;
+    if (!isNeverDone) return true;
+    if (trigger.kind === 'everyCalendar') return !item.triggers.some(({ kind }) => kind === 'firstCalendar');
+    if (trigger.kind !== 'everyHours') return true;
+    return !item.triggers.some(
+      (other) => other.kind === 'firstHours' && this.meters.areSame(other.meter, trigger.meter),
+    );
   }
 
   private limits(
@@ -106,24 +158,24 @@ export class SlowMachine {
     item: ScheduleItem,
     from: ServicePoint | null,
     isNeverDone: boolean,
-  ): SlowLimit[] {
-    if (trigger.kind === 'storage') return this.storage(trigger.days, from);
+    ahead: number,
+    asked: readonly string[],
+  ): SlowLimit[] | null {
+    if (trigger.kind === 'storage') return this.storage(trigger.days, item, from, ahead);
     if (!from) return [];
     switch (trigger.kind) {
       case 'everyHours':
-        return [this.everyHours(trigger, item, from, isNeverDone)];
+        return this.everyHours(trigger, item, from, isNeverDone, ahead);
       case 'firstHours':
-        return [this.hours(trigger.hours, Math.min(10, Math.max(1, trigger.hours / 10)))];
+        return this.firstHours(trigger, item, ahead);
       case 'everyCalendar':
-        return [this.calendar(from.on, this.after(from.on, trigger.count, trigger.unit))];
-      case 'firstCalendar': {
-        const entry = this.facts.entry.on;
-        return [this.calendar(entry, this.after(entry, trigger.count, trigger.unit))];
-      }
+        return this.calendarTrigger(trigger, item, from.on, ahead);
+      case 'firstCalendar':
+        return this.calendarTrigger(trigger, item, this.machine.facts.entry.on, ahead);
       case 'seasonEdge':
-        return this.seasonEdge(trigger, from);
+        return this.seasonEdge(trigger, item, from, ahead);
       case 'everyNth':
-        throw new Error('The slow schedule leaves every n-th to the worked examples.');
+        return this.everyNth(trigger, from, ahead, asked);
     }
   }
 
@@ -132,209 +184,148 @@ export class SlowMachine {
     item: ScheduleItem,
     from: ServicePoint,
     isNeverDone: boolean,
-  ): SlowLimit {
-    const step = cents(trigger.hours * item.dutyFactor);
-    const window = Math.min(10, Math.max(1, step / 10));
-    let at = from.life + step;
-    if ((trigger.grid ?? this.site.grid) === 'onMeter') {
-      at = 0;
-      while (cents(at) <= cents(from.life + (isNeverDone ? 0 : window))) at += step;
+    ahead: number,
+  ): SlowLimit[] | null {
+    const meter = this.meters.named(trigger.meter);
+    if (!meter) return null;
+    const step = trigger.hours * item.dutyFactor;
+    const window = item.window.hours ?? between(1, step / 10, 10);
+    const start = meter.lifeAt(from);
+    let at = start + step;
+    if ((trigger.grid ?? this.machine.site.grid) === 'onMeter') {
+      at = step;
+      while (at <= start + (isNeverDone ? 0 : window) + 1e-6 * step) at += step;
     }
-    return this.hours(cents(at), window);
+    for (let more = 0; more < ahead; more += 1) at += step;
+    return [this.hours(meter, at, window)];
   }
 
-  private seasonEdge(trigger: SeasonEdge, from: ServicePoint): SlowLimit[] {
-    for (let on = addDays(from.on, 46); daysBetween(from.on, on) < 700; on = addDays(on, 1)) {
-      if (this.isEdge(addDays(on, -trigger.offsetDays), trigger.season, trigger.edge)) {
-        return [this.calendar(from.on, on)];
+  private firstHours(trigger: FirstHours, item: ScheduleItem, ahead: number): SlowLimit[] | null {
+    const meter = this.meters.named(trigger.meter);
+    if (!meter) return null;
+    const step = this.stepOn(item, trigger.meter);
+    if (ahead > 0 && step === null) return [];
+    const at = trigger.hours + ahead * (step ?? 0);
+    return [this.hours(meter, at, item.window.hours ?? between(1, trigger.hours / 10, 10))];
+  }
+
+  private stepOn(item: ScheduleItem, name: MeterName): number | null {
+    for (const trigger of item.triggers) {
+      if (trigger.kind === 'everyHours' && this.meters.areSame(trigger.meter, name)) {
+        return trigger.hours * item.dutyFactor;
       }
     }
-    return [];
+    return null;
   }
 
-  private after(from: CivilDate, count: number, unit: 'day' | 'month'): CivilDate {
-    if (unit === 'day') {
-      let on = from;
-      for (let i = 0; i < count; i += 1) on = addDays(on, 1);
-      return on;
-    }
-    const wanted = Number(from.slice(8));
-    let on = from;
-    for (let months = 0; months < count; months += 1) {
-      do on = addDays(on, 1);
-      while (on.slice(8) !== '01');
-    }
-    while (Number(on.slice(8)) < wanted && addDays(on, 1).slice(5, 7) === on.slice(5, 7)) on = addDays(on, 1);
-    return on;
+  private calendarTrigger(
+    trigger: EveryCalendar | FirstCalendar,
+    item: ScheduleItem,
+    from: CivilDate,
+    ahead: number,
+  ): SlowLimit[] {
+    const regular = item.triggers.find((other) => other.kind === 'everyCalendar');
+    if (ahead > 0 && !regular) return [];
+    const again = trigger.kind === 'everyCalendar' ? trigger : regular;
+    const more = (start: CivilDate) =>
+      again && ahead > 0 ? after(start, again.count * ahead, again.unit) : start;
+    const ends = after(from, trigger.count, trigger.unit);
+    const window = item.window.days ?? between(1, daysBetween(from, ends) / 10, 14);
+    if (!isInUse(trigger, item)) return [this.calendar(more(ends), window)];
+    const began = this.days.beganOn();
+    if (began === null) return [];
+    const late = (wanted: CivilDate): CivilDate => (began !== '' && began > wanted ? began : wanted);
+    const due = this.days.workingDayFrom(late(ends));
+    const on = due && ahead > 0 ? this.days.workingDayFrom(late(more(due))) : due;
+    return on ? [this.calendar(on, window)] : [];
   }
 
-  private storage(days: number, from: ServicePoint | null): SlowLimit[] {
-    let counted = 0;
-    let since: CivilDate | null = null;
-    const start = addDays(this.today, -500);
-    for (let on = start; daysBetween(start, on) < 1300; on = addDays(on, 1)) {
-      const rests = this.isLaidUp(on);
-      const begins = rests && !this.isLaidUp(addDays(on, -1));
-      if (!rests || begins || (from && on === from.on)) {
-        counted = 0;
-        since = rests ? on : null;
-      } else counted += 1;
-      const isOver = !rests || daysBetween(on, this.today) > 0;
-      if (counted === days && since && (!isOver || this.stillRests(on, from))) {
-        return [this.calendar(since, on)];
+  private seasonEdge(
+    trigger: SeasonEdge,
+    item: ScheduleItem,
+    from: ServicePoint,
+    ahead: number,
+  ): SlowLimit[] | null {
+    let last = from.on;
+    for (let times = 0; times <= ahead; times += 1) {
+      let on = addDays(last, 46);
+      while (!this.days.isEdge(addDays(on, -trigger.offsetDays), trigger.season, trigger.edge)) {
+        on = addDays(on, 1);
+        if (daysBetween(last, on) > 900) return null;
       }
+      last = on;
     }
-    return [];
+    return last > this.horizon ? null : [this.calendar(last, item.window.days ?? 14)];
   }
 
-  /** Whether the lay-up that `on` lies in lasts until today, and nothing was done in it since. */
-  private stillRests(on: CivilDate, from: ServicePoint | null): boolean {
-    if (from && from.on > on) return false;
-    for (let day = on; day <= this.today; day = addDays(day, 1)) if (!this.isLaidUp(day)) return false;
-    return true;
+  private storage(days: number, item: ScheduleItem, from: ServicePoint | null, ahead: number): SlowLimit[] {
+    let span = this.days.storageEnds(days, from?.on ?? null);
+    for (let more = 0; more < ahead && span; more += 1) span = this.days.storageEnds(days, span.on);
+    if (!span || daysBetween(this.horizon, span.on) > 200) return [];
+    return [this.calendar(span.on, item.window.days ?? between(1, days / 10, 14))];
   }
 
-  private hours(at: number, window: number): SlowLimit {
-    const left = cents(at - this.life);
-    const expectedOn = this.reached(at);
-    const state = left < 0 ? 'overdue' : left <= window ? 'ripe' : this.byDate(expectedOn);
-    return { at, on: null, expectedOn, state };
+  private everyNth(
+    trigger: EveryNth,
+    from: ServicePoint,
+    ahead: number,
+    asked: readonly string[],
+  ): SlowLimit[] | null {
+    const other = this.items.find(({ id }) => id === trigger.itemId);
+    if (!other || asked.includes(other.id)) return null;
+    const often = trigger.everyTimeAboveHours;
+    const n = often !== null && this.ranLately > often ? 1 : trigger.n;
+    const times = [...new Set(this.past(other).completions.map(plain))]
+      .sort()
+      .filter((time) => time > plain(from));
+    const nth = times[n - 1];
+    if (nth && ahead === 0) return [this.calendar(nth.slice(0, 10) as CivilDate, 0)];
+    // How often the other is done until this is due, its next time included.
+    const until = nth ? ahead * n : n - times.length + ahead * n;
+    const { limits, isUnresolved, isKnown } = this.standing(other, until - 1, [...asked, other.id]);
+    return !isKnown || (isUnresolved && limits.length === 0) ? null : limits;
   }
 
-  private calendar(from: CivilDate, on: CivilDate): SlowLimit {
-    const left = daysBetween(this.today, on);
-    const window = Math.min(14, Math.max(1, daysBetween(from, on) / 10));
-    const state = left < 0 ? 'overdue' : left <= window ? 'ripe' : this.byDate(on);
-    return { at: null, on, expectedOn: on, state };
-  }
-
-  private byDate(on: CivilDate | null): DueState {
-    return on !== null && daysBetween(this.today, on) <= 30 ? 'coming' : 'fine';
-  }
-
-  private seasonHas(season: Season, on: CivilDate): boolean {
-    const year = Number(on.slice(0, 4));
-    return [year - 1, year].some((y) => {
-      const days = this.yearOf(season, y);
-      return days !== null && days.firstDay <= on && on <= days.lastDay;
-    });
-  }
-
-  private yearOf(season: Season, year: number): SeasonYear | null {
-    const key = `${season.id} ${year}`;
-    const known = this.years.get(key);
-    if (known !== undefined) return known;
-    const days = seasonInYear(season, year);
-    this.years.set(key, days);
-    return days;
-  }
-
-  private parts(on: CivilDate): readonly Participation[] {
-    const known = this.partsOf.get(on);
-    if (known) return known;
-    const parts = this.facts.participation.filter(({ seasonId }) =>
-      this.site.seasons.some((season) => season.id === seasonId && this.seasonHas(season, on)),
+  private judged(judgement: Extension, item: ScheduleItem, ahead: number): SlowLimit[] {
+    const meter = this.meters.named(judgement.meter ?? 'engine') ?? this.meters.named('engine');
+    if (!meter) return [];
+    const step = this.stepOn(item, meter.name);
+    const points = judgedPoints(judgement, item, meter, step, ahead, this.machine.today);
+    return points.map(({ at, on, window }) =>
+      on === null ? this.hours(meter, at, window) : this.calendar(on, window),
     );
-    this.partsOf.set(on, parts);
-    return parts;
   }
 
-  private isLaidUp(on: CivilDate): boolean {
-    if (this.facts.laidUpSince !== null) return on >= this.facts.laidUpSince;
-    return this.isPlanned && this.parts(on).length === 0;
-  }
-
-  private isEdge(on: CivilDate, name: string | null, edge: 'first' | 'last'): boolean {
-    const season = this.site.seasons.find((candidate) => candidate.name === name);
-    const works = (day: CivilDate) => (season ? this.seasonHas(season, day) : this.parts(day).length > 0);
-    if (name !== null && !season) return false;
-    return works(on) && !works(addDays(on, edge === 'first' ? -1 : 1));
-  }
-
-  private planned(on: CivilDate): number {
-    return this.parts(on).reduce((sum, part) => sum + part.hoursPerWeek / 7, 0);
-  }
-
-  private plannedBetween(from: CivilDate, to: CivilDate): number {
-    let hours = 0;
-    for (let on = addDays(from, 1); on <= to; on = addDays(on, 1)) hours += this.planned(on);
-    return hours;
-  }
-
-  /** The mean of the posterior of θ: a gamma prior of shape and rate 6, dispersion learned from gaps of five days at least. */
-  private workFactor(): number {
-    const gaps: { hours: number; planned: number; weight: number }[] = [];
-    let later = this.points.length - 1;
-    for (let earlier = later - 1; earlier >= 0; earlier -= 1) {
-      const [a, b] = [this.points[earlier], this.points[later]];
-      if (!a || !b || daysBetween(a.on, b.on) < 5) continue;
-      let age = 0;
-      for (let on = addDays(b.on, 1); on <= this.today; on = addDays(on, 1))
-        age += this.parts(on).length ? 1 : 0;
-      const weight = 2 ** (-age / 42);
-      if (weight < 0.001) break;
-      const planned = this.plannedBetween(a.on, b.on);
-      if (planned > 0) gaps.push({ hours: b.life - a.life, planned, weight });
-      later = earlier;
-    }
-    const sum = (of: (gap: (typeof gaps)[number]) => number) => gaps.reduce((all, gap) => all + of(gap), 0);
-    const [hours, planned] = [sum((gap) => gap.weight * gap.hours), sum((gap) => gap.weight * gap.planned)];
-    const first = (6 + hours / 2.5) / (6 + planned / 2.5);
-    const residual = (gap: (typeof gaps)[number]) => {
-      const expected = Math.max(0.5, first * gap.planned);
-      return (gap.weight * (gap.hours - expected) ** 2) / expected;
-    };
-    const dispersion = (4 * 2.5 + sum(residual)) / (4 + sum((gap) => gap.weight));
-    return (6 + hours / dispersion) / (6 + planned / dispersion);
-  }
-
-  /** Hours a day over the last 90 days, or over all that is known. */
-  private ownRate(): number {
-    const [first, last] = [this.points[0], this.points.at(-1)];
-    if (!first || !last) return 0;
-    const back = addDays(this.today, -90);
-    const from = first.on > back ? first.on : back;
-    if (daysBetween(from, last.on) >= 7) return (last.life - this.lifeOn(from)) / daysBetween(from, last.on);
-    const days = daysBetween(first.on, last.on);
-    return days >= 7 ? (last.life - first.life) / days : 0;
-  }
-
-  private lifeOn(on: CivilDate): number {
-    const after = this.points.find((point) => point.on >= on);
-    const before = this.points.filter((point) => point.on < on).at(-1);
-    if (!after) return before?.life ?? 0;
-    if (!before || after.on === on) return after.life;
+  private allStandStill(item: ScheduleItem, asked: readonly string[]): boolean {
     return (
-      before.life +
-      ((after.life - before.life) * daysBetween(before.on, on)) / daysBetween(before.on, after.on)
+      item.triggers.length > 0 &&
+      item.triggers.every((trigger) => {
+        if (trigger.kind === 'everyHours' || trigger.kind === 'firstHours') return true;
+        if (trigger.kind !== 'everyNth') return isInUse(trigger, item);
+        const other = this.items.find(({ id }) => id === trigger.itemId);
+        return other && !asked.includes(other.id) ? this.allStandStill(other, [...asked, other.id]) : false;
+      })
     );
   }
 
-  private reached(at: number): CivilDate | null {
-    const last = this.points.at(-1);
-    if (!last) return null;
-    if (at <= last.life) {
-      const index = this.points.findIndex((point) => point.life >= at);
-      const [before, after] = [this.points[index - 1], this.points[index]];
-      if (!after) return null;
-      if (!before) return after.life === at ? after.on : null;
-      const share = (at - before.life) / (after.life - before.life);
-      return addDays(before.on, Math.floor(share * daysBetween(before.on, after.on) + 1e-6));
-    }
-    const rate = this.isPlanned ? 0 : this.ownRate();
-    if (!this.isPlanned && rate === 0) return null;
-    const horizon = addDays(this.today, 3650);
-    let life = last.life;
-    let on = last.on;
-    while (life < at - 1e-6) {
-      on = addDays(on, 1);
-      if (on > horizon) return null;
-      life += this.isPlanned ? this.theta * this.planned(on) : rate;
-    }
-    return on < this.today ? this.today : on;
+  private hours(meter: SlowMeter, at: number, window: number): SlowLimit {
+    const due = cents(at);
+    const left = cents(due - meter.life);
+    return { meter, at: due, on: null, left, window, expectedOn: meter.reached(due) };
   }
-}
 
-function countsRunning(trigger: Trigger): boolean {
-  return trigger.kind === 'everyHours' || trigger.kind === 'firstHours';
+  private calendar(on: CivilDate, window: number): SlowLimit {
+    const left = daysBetween(this.machine.today, on);
+    return { meter: null, at: 0, on, left, window, expectedOn: on > this.horizon ? null : on };
+  }
+
+  private stateOf({ left, window, expectedOn }: SlowLimit): DueState {
+    if (left < 0) return 'overdue';
+    if (left <= window) return 'ripe';
+    return expectedOn !== null && daysBetween(this.machine.today, expectedOn) <= 30 ? 'coming' : 'fine';
+  }
+
+  private rank(limit: SlowLimit): number {
+    return ['overdue', 'ripe', 'coming', 'fine'].indexOf(this.stateOf(limit));
+  }
 }

@@ -1,0 +1,34 @@
+import { daysBetween } from '../calendar/civilDate.js';
+import type { CivilDate } from '../calendar/civilDate.js';
+import { isInUse } from './inUse.js';
+import type { ScheduleItem } from './item.js';
+import { calendarLimit, dayInUse, laterBy } from './limit.js';
+import type { CalendarLimit } from './limit.js';
+import type { Standing } from './standing.js';
+import type { EveryCalendar, FirstCalendar } from './trigger.js';
+import { daysWindow } from './window.js';
+
+/**
+ * Where a calendar interval that began on `from` ends, then `ahead` intervals of `regular` further on. Days in use end on a working
+ * day; null where nobody knows the next one, or where nothing repeats.
+ */
+export function calendarTriggerLimit(
+  trigger: EveryCalendar | FirstCalendar,
+  from: CivilDate,
+  regular: EveryCalendar | null,
+  item: ScheduleItem,
+  standing: Standing,
+  ahead: number,
+): CalendarLimit | null {
+  if (ahead > 0 && !regular) return null;
+  const ends = laterBy(from, trigger.count, trigger.unit);
+  const further = (start: CivilDate) =>
+    regular && ahead > 0 ? laterBy(start, regular.count * ahead, regular.unit) : start;
+  const window = daysWindow(Math.max(1, daysBetween(from, ends)), item.window);
+  if (!isInUse(trigger, item)) {
+    return calendarLimit(trigger, { from, on: further(ends) }, window, standing);
+  }
+  const due = dayInUse(ends, standing);
+  const on = due && ahead > 0 ? dayInUse(further(due), standing) : due;
+  return on && calendarLimit(trigger, { from, on }, window, standing);
+}
