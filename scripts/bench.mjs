@@ -7,6 +7,7 @@ import { performance } from 'node:perf_hooks';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { gzipSync } from 'node:zlib';
+import { benchDue } from './benchDue.mjs';
 import { benchSchedule } from './benchSchedule.mjs';
 import { benchSheet } from './benchSheet.mjs';
 import { withFleet } from './benchFleet.mjs';
@@ -41,6 +42,7 @@ console.log(
 );
 benchSchedule();
 benchSheet();
+if (!benchDue(root, against)) process.exitCode = 1;
 const inUse = await withFleet(root, '8498', async (client, today) => {
   await benchToday(client);
   const perSecond = await throughput(client);

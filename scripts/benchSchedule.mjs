@@ -32,6 +32,7 @@ function book(number) {
     renews: [],
     dutyFactor: 1,
     window: { hours: null, days: null },
+    consequence: null,
     triggers: [
       {
         kind: 'everyHours',
@@ -39,7 +40,7 @@ function book(number) {
         meter: 'engine',
         grid: null,
       },
-      ...(index % 2 ? [{ kind: 'everyCalendar', count: 12, unit: 'month' }] : []),
+      ...(index % 2 ? [{ kind: 'everyCalendar', count: 12, unit: 'month', inUse: null }] : []),
       ...(index % 5 === 0 ? [{ kind: 'seasonEdge', season: 'Mowing', edge: 'first', offsetDays: -14 }] : []),
     ],
   }));
@@ -76,7 +77,7 @@ function machine(number) {
       { seasonId: 'mowing', hoursPerWeek: 4 + (number % 5) },
       { seasonId: 'leaves', hoursPerWeek: 3 },
     ],
-    laidUpSince: null,
+    ...{ status: { kind: 'inService', since: null }, omitted: [] },
     ...{ readings, items, history },
   };
 }

@@ -49,7 +49,7 @@ try {
     ...[...SOURCES, 'e2e'].map((name) => `${name}/package.json`),
   ]);
   if (!isDone(INSTALLED, lock)) {
-    console.log('Installing packages …');
+    console.error('Installing packages …');
     run('Installing the packages', 'npm', 'ci', '--no-audit', '--no-fund', '--loglevel=error');
     writeFileSync(INSTALLED, lock);
   }
@@ -62,7 +62,7 @@ try {
   const isWhole =
     existsSync(join(root, 'server/dist/launch/start.js')) && existsSync(join(root, 'web/dist/index.html'));
   if (!isWhole || !isDone(BUILT, sources)) {
-    console.log('Building …');
+    console.error('Building …');
     run('The build', 'npm', 'run', '--silent', 'build');
     writeFileSync(BUILT, sources);
   }

@@ -3,6 +3,7 @@ import { validateSync } from 'class-validator';
 import type { ValidationError } from 'class-validator';
 import type { FieldFaultDto } from '../problem/problem.dto.js';
 import { isPlainObject, shapeOf } from '../rules/shape.js';
+import { rulesOf } from './compiled.js';
 import { flatTwin } from './flatTwin.js';
 import { plainFaults } from './plainFaults.js';
 import { pointerTo } from './pointer.js';
@@ -56,11 +57,11 @@ function boundFaults(dto: Class, body: Record<string, unknown>): FieldFaultDto[]
 function longLists(
   dto: Class,
   body: Record<string, unknown>,
-): { name: string; of: Class; entries: object[] }[] {
+): { name: string; of: Class; most: number; entries: object[] }[] {
   return Object.entries(body).flatMap(([name, entries]) => {
-    const of = shapeOf(dto, name)?.of;
-    const isLong = of && Array.isArray(entries) && entries.length > LONG;
-    return isLong ? [{ name, of: of(), entries: entries as object[] }] : [];
+    const shape = shapeOf(dto, name);
+    const isLong = shape?.of && Array.isArray(entries) && entries.length > LONG;
+    return isLong ? [{ name, of: shape.of(), most: shape.most ?? 0, entries: entries as object[] }] : [];
   });
 }
 
@@ -68,6 +69,32 @@ function checkWhole<T extends object>(dto: new () => T, body: Record<string, unk
   const value = plainToInstance(dto, body);
   const errors = validateSync(value, RULES);
   return errors.length ? { faults: firstFaults(errors) } : { value };
+}
+
+/**
+ * A body that is right in every way, as an instance of its class; null where anything is wrong, without saying what. Between the
+ * entries of long lists it yields.
+ */
+function* readInSteps(dto: Class, body: Record<string, unknown>): Generator<void, object | null> {
+  const rules = rulesOf(dto);
+  if (!rules) return null;
+  const lists = longLists(dto, body);
+  const rest = { ...body, ...Object.fromEntries(lists.map(({ name }) => [name, []])) };
+  const instance = rules.instanceOf(rest);
+  if (!instance) return null;
+  for (const { name, of, most, entries } of lists) {
+    const own = rulesOf(of);
+    if (!own || entries.length > most) return null;
+    const read: object[] = [];
+    for (const entry of entries) {
+      const right = isPlainObject(entry) ? own.read(entry) : null;
+      if (!right) return null;
+      read.push(right);
+      yield;
+    }
+    instance[name] = read;
+  }
+  return rules.isRight(instance) ? instance : null;
 }
 
 /**
@@ -82,6 +109,8 @@ export function* checkInSteps<T extends object>(
   if (!isPlainObject(body)) {
     return { faults: [{ pointer: '#', code: 'notObject', detail: 'Send the fields as a JSON object.' }] };
   }
+  const right = yield* readInSteps(dto, body);
+  if (right) return { value: right as T };
   const bounds = boundFaults(dto, body);
   if (bounds.length) return { faults: bounds };
   const lists = longLists(dto, body);

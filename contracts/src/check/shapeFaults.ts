@@ -1,13 +1,10 @@
 import type { FieldFaultDto } from '../problem/problem.dto.js';
-import { isPlainObject, shapeOf } from '../rules/shape.js';
+import { isPlainObject, MOST_ENTRIES, shapeOf } from '../rules/shape.js';
 import type { Shape } from '../rules/shape.js';
 import { pointerTo } from './pointer.js';
 
 type Class = new () => object;
 type Path = readonly (string | number)[];
-
-/** Entries of a list of which no class says how long it may be. */
-const MOST_ENTRIES = 100;
 
 function fault(path: Path, code: string, detail: string): FieldFaultDto {
   return { pointer: pointerTo(path), code, detail };

@@ -8,3 +8,5 @@ export * from './photo.js';
 export * from './plainText.js';
 export * from './shape.js';
 export * from './text.js';
+export * from './transformed.js';
+export * from './decimal.js';

@@ -1,8 +1,8 @@
-import { Transform } from 'class-transformer';
 import { ValidateBy } from 'class-validator';
 import { applyDecorators } from './applyDecorators.js';
 import { textFault } from './plainText.js';
 import { characters } from './text.js';
+import { Transformed } from './transformed.js';
 
 const LEAST = 12;
 const MOST = 200;
@@ -20,7 +20,7 @@ function isWithin(value: unknown, least: number): boolean {
 
 function Password(least: number, message: string): PropertyDecorator {
   return applyDecorators(
-    Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? asPassword(value) : value)),
+    Transformed((value) => (typeof value === 'string' ? asPassword(value) : value)),
     ValidateBy(
       { name: 'isPassword', validator: { validate: (value) => isWithin(value, least) } },
       { message },

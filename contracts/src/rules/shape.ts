@@ -23,8 +23,26 @@ function Shaped(shape: Shape): PropertyDecorator {
   };
 }
 
+/** Entries of a list of which no class says how long it may be. */
+export const MOST_ENTRIES = 100;
+
+const MOST_NAMES = 200;
+const found = new WeakMap<Class, Map<string, Shape | undefined>>();
+
 /** The shape that the class, or one that it extends, asks of a property; undefined where it asks none. */
 export function shapeOf(dto: Class, property: string): Shape | undefined {
+  const known = found.get(dto) ?? new Map<string, Shape | undefined>();
+  found.set(dto, known);
+  if (!known.has(property)) {
+    const shape = shapeInChain(dto, property);
+    // Names that no class has come from outside, and without end.
+    if (known.size < MOST_NAMES) known.set(property, shape);
+    return shape;
+  }
+  return known.get(property);
+}
+
+function shapeInChain(dto: Class, property: string): Shape | undefined {
   for (let at: object | null = dto.prototype as object; at; at = Object.getPrototypeOf(at) as object | null) {
     const shape = shapes.get(at)?.get(property);
     if (shape) return shape;

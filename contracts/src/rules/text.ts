@@ -1,8 +1,8 @@
-import { Transform } from 'class-transformer';
 import { ValidateBy } from 'class-validator';
 import { applyDecorators } from './applyDecorators.js';
 import { ListOf } from './shape.js';
 import { textFault } from './plainText.js';
+import { Transformed } from './transformed.js';
 
 interface TextOptions {
   /** fewest and most characters, counted as the database counts them: one for each code point */
@@ -14,10 +14,19 @@ interface TextOptions {
 }
 
 const LINE_BREAK = /[\t\n\r]/;
+/** Most texts: one unit is one character, and nothing is composed. */
+// eslint-disable-next-line no-control-regex
+const ASCII = /^[\x00-\x7f]*$/;
 
 /** How many characters a text has for the database: code points, not the halves of surrogate pairs. */
 export function characters(text: string): number {
-  return Array.from(text).length;
+  return ASCII.test(text) ? text.length : Array.from(text).length;
+}
+
+/** A text without the blanks at its ends, in the composed form of Unicode. */
+function composed(text: string): string {
+  const trimmed = text.trim();
+  return ASCII.test(trimmed) ? trimmed : trimmed.normalize('NFC');
 }
 
 function isText(value: unknown, { least = 0, most, hasLines = false }: TextOptions): boolean {
@@ -32,9 +41,7 @@ function isText(value: unknown, { least = 0, most, hasLines = false }: TextOptio
 /** A text from `least` to `most` characters, the blanks at its ends cut off, in the composed form of Unicode (NFC). */
 export function IsText(options: TextOptions): PropertyDecorator {
   return applyDecorators(
-    Transform(({ value }: { value: unknown }) =>
-      typeof value === 'string' ? value.trim().normalize('NFC') : value,
-    ),
+    Transformed((value) => (typeof value === 'string' ? composed(value) : value)),
     ValidateBy(
       { name: 'isText', validator: { validate: (value: unknown) => isText(value, options) } },
       { message: options.message },

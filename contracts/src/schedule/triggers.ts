@@ -1,8 +1,7 @@
 import { parseTrigger } from '@yugator/core';
 import type { TriggerFault } from '@yugator/core';
-import { Transform } from 'class-transformer';
 import { ValidateBy } from 'class-validator';
-import { applyDecorators, ListOf } from '../rules/index.js';
+import { applyDecorators, ListOf, Transformed } from '../rules/index.js';
 
 const WORDS: Record<TriggerFault, string> = {
   kind: 'Say what makes it due: hours, a date, a season, every n-th time, or storage.',
@@ -39,10 +38,7 @@ function parsed(value: unknown): unknown {
 /** A list of triggers, each of a kind that the schedule knows, with figures that make sense. */
 export function IsTriggers(): PropertyDecorator {
   return applyDecorators(
-    Transform(({ obj, key }: { obj: Record<string, unknown>; key: string }) => {
-      const value = obj[key];
-      return Array.isArray(value) ? value.map(parsed) : value;
-    }),
+    Transformed((value) => (Array.isArray(value) ? value.map(parsed) : value)),
     ListOf(MOST_TRIGGERS, `An item has ${MOST_TRIGGERS} triggers at most.`),
     ValidateBy({
       name: 'isTriggers',

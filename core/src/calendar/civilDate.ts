@@ -1,14 +1,15 @@
 /** A day of the civil calendar, `YYYY-MM-DD`, without time or zone. Compares correctly as a string. */
 export type CivilDate = string & { readonly __brand: 'CivilDate' };
 
-const PATTERN = /^(\d{4})-(\d{2})-(\d{2})$/;
+const PATTERN = /^\d{4}-\d{2}-\d{2}$/;
 
 /** The date written as `YYYY-MM-DD`, or null where the text is not a day of the Gregorian calendar. */
 export function parseCivilDate(text: string): CivilDate | null {
-  const parts = PATTERN.exec(text);
-  if (!parts) return null;
-  const ms = Date.UTC(Number(parts[1]), Number(parts[2]) - 1, Number(parts[3]));
-  return new Date(ms).toISOString().slice(0, 10) === text ? (text as CivilDate) : null;
+  if (!PATTERN.test(text)) return null;
+  const month = digits(text, 5, 7);
+  const day = digits(text, 8, 10);
+  const isDay = month >= 1 && month <= 12 && day >= 1 && day <= daysOfMonth(digits(text, 0, 4), month);
+  return isDay ? (text as CivilDate) : null;
 }
 
 /** The date written as `YYYY-MM-DD`. Throws a RangeError where there is no such day. */
@@ -78,13 +79,17 @@ function isLeapYear(year: number): boolean {
 
 const DAYS_OF_MONTH = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
+/** Days of a month, which is counted from 1. */
+function daysOfMonth(year: number, month: number): number {
+  return month === 2 && isLeapYear(year) ? 29 : (DAYS_OF_MONTH[month - 1] ?? 31);
+}
+
 /** The date `months` later. A month end clamps: 31 January + 1 month is 28 or 29 February. */
 export function addMonths(date: CivilDate, months: number): CivilDate {
   const counted = digits(date, 0, 4) * 12 + digits(date, 5, 7) - 1 + months;
   const year = Math.floor(counted / 12);
   const month = counted - year * 12;
-  const lastDay = month === 1 && isLeapYear(year) ? 29 : (DAYS_OF_MONTH[month] ?? 31);
-  return written(year, month + 1, Math.min(digits(date, 8, 10), lastDay));
+  return written(year, month + 1, Math.min(digits(date, 8, 10), daysOfMonth(year, month + 1)));
 }
 
 /** Whole days from `from` to `to`; negative when `to` is the earlier. */

@@ -212,10 +212,25 @@ export function siteOfFile({ site, seasons }: FleetFile): SiteSettings {
   };
 }
 
+/** By the books of a file: the lines of each combination of them that machines follow. */
+const linesOf = new WeakMap<readonly FileBook[], Map<string, readonly ScheduleItem[]>>();
+
+/** The lines of some books; machines that follow the same share one list, so that what renews what is worked out once. */
+function followedLines(names: readonly string[], books: readonly FileBook[]): readonly ScheduleItem[] {
+  const known = linesOf.get(books) ?? new Map<string, readonly ScheduleItem[]>();
+  linesOf.set(books, known);
+  const key = JSON.stringify(names);
+  const lines =
+    known.get(key) ?? names.flatMap((name) => books.filter((book) => book.name === name)).flatMap(itemsOf);
+  known.set(key, lines);
+  return lines;
+}
+
 /** All that the schedule of one machine of a file follows from. Throws a RangeError for dates or hours that cannot be. */
 export function factsOfFile(machine: FileMachine, books: readonly FileBook[]): MachineFacts {
-  const followed = machine.books.flatMap((name) => books.filter((book) => book.name === name));
-  const items = [...followed, { name: OWN_ITEMS, items: machine.items ?? [] }].flatMap(itemsOf);
+  const followed = followedLines(machine.books, books);
+  const own = itemsOf({ name: OWN_ITEMS, items: machine.items ?? [] });
+  const items = own.length ? [...followed, ...own] : followed;
   const overrides = machine.overrides.map(({ windowHours, windowDays, ...override }) => ({
     ...override,
     itemId: fileItemId(override),

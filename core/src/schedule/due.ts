@@ -3,6 +3,8 @@ import type { CivilDate } from '../calendar/civilDate.js';
 import type { ReachedDates } from '../usage/usageModel.js';
 import { baselineOf, extensionSince } from './baseline.js';
 import type { Baseline, EntryIntoService, ItemHistory } from './baseline.js';
+import { consequenceOf } from './consequence.js';
+import type { Consequence } from './consequence.js';
 import { compareStates } from './dueState.js';
 import type { DueState } from './dueState.js';
 import { standsStill } from './inUse.js';
@@ -21,6 +23,8 @@ const COMING_DAYS = 30;
 export interface DueAnswer extends ReachedDates {
   readonly item: ScheduleItem;
   readonly state: DueState;
+  /** what lateness costs */
+  readonly consequence: Consequence;
   readonly baseline: Baseline;
   /** the deciding one first; empty without a baseline */
   readonly limits: readonly Limit[];
@@ -58,6 +62,11 @@ function compareLimits(a: Limit, b: Limit, standing: Standing): number {
   return compareStates(stateOfLimit(a, today), stateOfLimit(b, today)) || b.used - a.used;
 }
 
+/** `limits`, the one that comes first in front. */
+function inOrder(limits: readonly Limit[], standing: Standing): readonly Limit[] {
+  return limits.length < 2 ? limits : [...limits].sort((a, b) => compareLimits(a, b, standing));
+}
+
 function earlier(a: CivilDate | null, b: CivilDate | null): CivilDate | null {
   if (a === null || b === null) return a ?? b;
   return a < b ? a : b;
@@ -65,8 +74,8 @@ function earlier(a: CivilDate | null, b: CivilDate | null): CivilDate | null {
 
 function datesOf(limits: readonly Limit[], deciding: Limit | null): ReachedDates {
   if (!deciding) return { earlyOn: null, expectedOn: null, lateOn: null };
+  if (deciding.overdue || limits.length === 1) return deciding;
   let { earlyOn, expectedOn, lateOn } = deciding;
-  if (deciding.overdue) return { earlyOn, expectedOn, lateOn };
   for (const limit of limits) {
     earlyOn = earlier(earlyOn, limit.earlyOn);
     expectedOn = earlier(expectedOn, limit.expectedOn);
@@ -108,7 +117,7 @@ export function countingLimits(of: ItemStanding, baseline: Baseline, ahead = 0):
   }
   return baseline.kind === 'noRecord'
     ? storageOnly(item, standing, ahead)
-    : limitsOf(item, { ...of, from: baseline, ahead });
+    : limitsOf(item, { from: baseline, entry: of.entry, standing, find: of.find, ahead });
 }
 
 /** Whether all that makes an item due stands still while the machine does not work; with it what is done together with it. */
@@ -140,15 +149,19 @@ export function dueOf(of: ItemStanding): DueAnswer {
   const { item, history, entry, standing } = of;
   const baseline = baselineOf(history, entry);
   const counting = countingLimits(of, baseline);
-  const limits = [...(counting?.limits ?? [])].sort((a, b) => compareLimits(a, b, standing));
+  const limits = inOrder(counting?.limits ?? [], standing);
   const deciding = limits[0] ?? null;
+  const { earlyOn, expectedOn, lateOn } = datesOf(limits, deciding);
   return {
     item,
     state: stateOf(of, counting, deciding),
+    consequence: consequenceOf(item),
     baseline,
     limits,
     deciding,
     unresolved: counting?.unresolved ?? [],
-    ...datesOf(limits, deciding),
+    earlyOn,
+    expectedOn,
+    lateOn,
   };
 }

@@ -52,18 +52,25 @@ function wholePast(
   return { completions, declared, extensions: own?.extensions ?? [] };
 }
 
-function pointsUpTo(points: readonly ServicePoint[], today: CivilDate): readonly ServicePoint[] {
-  return points.some(({ on }) => on > today) ? points.filter(({ on }) => on <= today) : points;
+function isPast(points: readonly ServicePoint[], today: CivilDate): boolean {
+  for (const { on } of points) if (on > today) return false;
+  return true;
 }
 
 /** The past up to and with `today`: what is dated later does not count yet. */
 function pastUpTo(history: ItemHistory, today: CivilDate): ItemHistory {
-  const completions = pointsUpTo(history.completions, today);
-  const declared = pointsUpTo(history.declared, today);
-  const extensions = history.extensions ?? [];
-  const isAllPast = extensions.every(({ made }) => made.on <= today);
-  if (isAllPast && completions === history.completions && declared === history.declared) return history;
-  return { completions, declared, extensions: extensions.filter(({ made }) => made.on <= today) };
+  const { completions, declared, extensions } = history;
+  const isAllPast =
+    isPast(completions, today) &&
+    isPast(declared, today) &&
+    (!extensions?.length || extensions.every(({ made }) => made.on <= today));
+  // Hardly any history holds days to come.
+  if (isAllPast) return history;
+  return {
+    completions: completions.filter(({ on }) => on <= today),
+    declared: declared.filter(({ on }) => on <= today),
+    extensions: (extensions ?? []).filter(({ made }) => made.on <= today),
+  };
 }
 
 /**
@@ -82,16 +89,17 @@ export function dueAnswers(
   // An item that is being asked for is not found: two that wait for each other would ask for ever.
   const asked = new Set<string>();
   const standingOf = (item: ScheduleItem): ItemStanding => ({
-    ...{ item, entry, standing, find },
+    item,
     history: pastUpTo(wholePast(item, history, renewals), today),
+    entry,
+    standing,
+    find,
   });
   const within = <T>(id: string, work: () => T): T => {
     asked.add(id);
-    try {
-      return work();
-    } finally {
-      asked.delete(id);
-    }
+    const result = work();
+    asked.delete(id);
+    return result;
   };
   const find: FindItem = (otherId): OtherItem | undefined => {
     const other = items.find(({ id }) => id === otherId);

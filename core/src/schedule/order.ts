@@ -1,4 +1,4 @@
-import { compareConsequences, consequenceOf } from './consequence.js';
+import { compareConsequences } from './consequence.js';
 import type { Consequence } from './consequence.js';
 import type { DueAnswer } from './due.js';
 import { compareStates } from './dueState.js';
@@ -35,8 +35,8 @@ export function compareUrgency(a: Urgency, b: Urgency): number {
 }
 
 /** How urgent an answer is. */
-export function urgencyOf({ item, state, deciding, expectedOn }: DueAnswer): Urgency {
-  return { state, consequence: consequenceOf(item), used: deciding?.used ?? 1, expectedOn };
+export function urgencyOf({ state, consequence, deciding, expectedOn }: DueAnswer): Urgency {
+  return { state, consequence, used: deciding?.used ?? 1, expectedOn };
 }
 
 /** Names in an order that is the same everywhere. */
@@ -46,6 +46,8 @@ function compareNames(a: string, b: string): number {
 
 /** Items of a machine worst first, then by name. */
 export function compareAnswers(a: DueAnswer, b: DueAnswer): number {
+  const byState = compareStates(a.state, b.state);
+  if (byState !== 0) return byState;
   return compareUrgency(urgencyOf(a), urgencyOf(b)) || compareNames(a.item.name, b.item.name);
 }
 

@@ -44,15 +44,22 @@ export function stoppedOn(status: MachineStatus, lastKnown: number): number | nu
   return status.since === null ? lastKnown : dayNumber(status.since);
 }
 
-function gapsBetween(working: readonly Span[]): LayUp[] {
-  return working.flatMap((span, index) => {
+/** Machines that take part in the same seasons share one list of spans. */
+const gapsOf = new WeakMap<readonly Span[], readonly LayUp[]>();
+
+function gapsBetween(working: readonly Span[]): readonly LayUp[] {
+  const known = gapsOf.get(working);
+  if (known) return known;
+  const gaps = working.flatMap((span, index) => {
     const next = working[index + 1];
     return next ? [{ since: span.last + 1, until: next.first }] : [];
   });
+  gapsOf.set(working, gaps);
+  return gaps;
 }
 
 /** The lay-ups between seasons, the last of them without end where the machine was laid up by hand on `stopped`. */
-function layUpsOf(working: readonly Span[], stopped: number | null): LayUp[] {
+function layUpsOf(working: readonly Span[], stopped: number | null): readonly LayUp[] {
   const gaps = gapsBetween(working);
   if (stopped === null) return gaps;
   const before = gaps.filter(({ until }) => until !== null && until < stopped);

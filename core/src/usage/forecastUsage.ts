@@ -81,22 +81,29 @@ function forecast(
   // What was to come by today and is not known to have come, may be so today.
   const notBeforeToday = (day: number | null): CivilDate | null =>
     day === null ? null : dateOfDayNumber(Math.max(day, today));
+  const datesOf = (life: number): ReachedDates => {
+    const hours = life - last.life;
+    if (hours <= 0) {
+      const passedOn = datePassed(points, life);
+      return { earlyOn: passedOn, expectedOn: passedOn, lateOn: passedOn };
+    }
+    const expected = plan.dayReached(last.day, hours / factor.mean);
+    const early = dayOfQuantile(plan, factor, last.day, hours, POINT_90, expected);
+    const late = dayOfQuantile(plan, factor, last.day, hours, POINT_10, expected);
+    // With next to nothing left, the points of so uneven a distribution lie on one side of its mean.
+    return {
+      earlyOn: notBeforeToday(expected === null ? early : Math.min(early ?? expected, expected)),
+      expectedOn: notBeforeToday(expected),
+      lateOn: notBeforeToday(expected === null || late === null ? null : Math.max(late, expected)),
+    };
+  };
+  // Lines that were done together are due together.
+  const known = new Map<number, ReachedDates>();
   return {
     dateReached(life) {
-      const hours = life - last.life;
-      if (hours <= 0) {
-        const passedOn = datePassed(points, life);
-        return { earlyOn: passedOn, expectedOn: passedOn, lateOn: passedOn };
-      }
-      const expected = plan.dayReached(last.day, hours / factor.mean);
-      const early = dayOfQuantile(plan, factor, last.day, hours, POINT_90, expected);
-      const late = dayOfQuantile(plan, factor, last.day, hours, POINT_10, expected);
-      // With next to nothing left, the points of so uneven a distribution lie on one side of its mean.
-      return {
-        earlyOn: notBeforeToday(expected === null ? early : Math.min(early ?? expected, expected)),
-        expectedOn: notBeforeToday(expected),
-        lateOn: notBeforeToday(expected === null || late === null ? null : Math.max(late, expected)),
-      };
+      const dates = known.get(life) ?? datesOf(life);
+      known.set(life, dates);
+      return dates;
     },
     lifeOn(day): HoursRange {
       const to = dayNumber(day);

@@ -42,7 +42,8 @@ export function workFactor(known: Evidence, mean: number = meanOf(known)): WorkF
       const hours = mean * planned;
       const perDay = hours / days;
       const weeks = dispersion * hours * (1 - lasting);
-      const weather = (dispersion * hours * lasting * persistence(days, WEATHER_DAYS)) / days / perGap;
+      const weather =
+        (dispersion * hours * lasting * (ofWeather[days] ?? persistence(days, WEATHER_DAYS))) / days / perGap;
       const standing = perDay * perDay * odds * persistence(days, memory);
       const perHour = inTheLongRun + perDay * odds * 2 * memory;
       const factor = (LEFT_IN_FACTOR * perHour * hours * hours) / (mean * (PRIOR_HOURS + known.planned));
@@ -50,6 +51,9 @@ export function workFactor(known: Evidence, mean: number = meanOf(known)): WorkF
     },
   };
 }
+
+/** The persistence of weather by whole days: that of ten years. */
+const ofWeather = Float64Array.from({ length: 3700 }, (_, days) => persistence(days, WEATHER_DAYS));
 
 /** Less than this is nothing, and its square is lost. */
 const LEAST_HOURS = 1e-6;

@@ -1,5 +1,4 @@
 import type { BaselineDto, DueLineDto, FleetLineDto, LimitDto } from '@yugator/contracts';
-import { consequenceOf } from '@yugator/core';
 import type { Baseline, DueAnswer, ItemHistory, Limit } from '@yugator/core';
 import type { ItemInfo } from './fleetFacts.js';
 import type { ScheduledMachine } from './fleetSchedule.js';
@@ -36,7 +35,7 @@ function toDueLine(answer: DueAnswer, info: ItemInfo | undefined, done: DueLineD
     ...{ itemId: item.id, itemName: item.name, action: item.action, component: item.component },
     bookName: info?.bookName ?? null,
     ...{ state, earlyOn, expectedOn, lateOn, done },
-    consequence: consequenceOf(item),
+    consequence: answer.consequence,
     baseline: toBaselineDto(baseline),
     limits: limits.map(toLimitDto),
     unresolved: unresolved.map(({ code, trigger }) => ({ code, trigger })),
@@ -60,11 +59,11 @@ export function toBitingLines({ schedule, info }: ScheduledMachine): DueLineDto[
 
 /** Every item of a machine as a line in the schedule of the fleet. */
 export function toFleetLines({ machine, schedule, info }: ScheduledMachine): FleetLineDto[] {
-  return schedule.answers.map(({ item, state, deciding, earlyOn, expectedOn, lateOn }) => ({
+  return schedule.answers.map(({ item, state, consequence, deciding, earlyOn, expectedOn, lateOn }) => ({
     ...{ machineId: machine.id, tag: machine.tag, machineName: machine.name },
     ...{ machineClass: machine.machineClass, shed: machine.shed },
-    ...{ itemId: item.id, itemName: item.name, state, earlyOn, expectedOn, lateOn },
-    consequence: consequenceOf(item),
+    ...{ itemId: item.id, itemName: item.name, state, consequence },
+    ...{ earlyOn, expectedOn, lateOn },
     bookName: info.get(item.id)?.bookName ?? null,
     limit: deciding ? toLimitDto(deciding) : null,
     minutes: info.get(item.id)?.minutes ?? 0,
