@@ -57,6 +57,9 @@ try {
     'package-lock.json',
     'package.json',
     'tsconfig.base.json',
+    // Shown on the help pages.
+    'docs/schedule.md',
+    'docs/forecast.md',
     ...SOURCES.flatMap(filesBelow),
   ]);
   const isWhole =

@@ -4,5 +4,5 @@ module.exports = {
   setupFiles: ['reflect-metadata'],
   globalSetup: '<rootDir>/testing/startDatabase.cjs',
   globalTeardown: '<rootDir>/testing/stopDatabase.cjs',
-  testTimeout: 30_000,
+  testTimeout: 90_000,
 };

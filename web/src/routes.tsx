@@ -92,6 +92,10 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./bench/BenchPage.js')).BenchPage }),
               },
               {
+                path: 'help/:page',
+                lazy: async () => ({ Component: (await import('./help/HelpPage.js')).HelpPage }),
+              },
+              {
                 path: 'setup',
                 lazy: async () => ({ Component: (await import('./setup/SetupPage.js')).SetupPage }),
               },

@@ -1,5 +1,12 @@
-import { civilDate, instant, scheduleContext } from '@yugator/core';
-import type { DueState, Instant, ScheduleItem } from '@yugator/core';
+import {
+  civilDate,
+  instant,
+  isInUse,
+  itemStandsStill,
+  machineSchedule,
+  scheduleContext,
+} from '@yugator/core';
+import type { CivilDate, DueAnswer, DueState, Instant, ScheduleContext, ScheduleItem } from '@yugator/core';
 import { SetClock } from '../clock/clock.js';
 import { Book } from '../books/book.model.js';
 import { Job } from '../job/job.model.js';
@@ -87,6 +94,56 @@ describe.each(['2026-11-23T12:00:00Z', '2027-05-13T12:00:00Z', '2028-02-29T00:30
     });
   },
 );
+
+describe.each(['2026-11-25T12:00:00Z', '2027-02-10T12:00:00Z'])('Today in winter, on %s', (day) => {
+  const now: Instant = instant(day);
+  let database: Awaited<ReturnType<typeof testDatabase>>;
+  beforeAll(async () => {
+    database = await testDatabase();
+    await makeSchema(database.sequelize);
+    await loadDemonstration(database.sequelize, now);
+  });
+  afterAll(() => database.drop());
+
+  /** Lines that count nothing but days in use. */
+  const isOfUse = ({ item }: DueAnswer) => item.triggers.every((trigger) => isInUse(trigger, item));
+
+  it('asks nothing of daily and weekly care of machines that rest, and all of it on the first day back', async () => {
+    const resting = (await fleetOn(now).read()).filter(({ schedule }) => !schedule.works);
+    let [lines, back] = [0, 0];
+    for (const { schedule, facts } of resting) {
+      const ofUse = schedule.answers.filter(isOfUse);
+      lines += ofUse.length;
+      expect(ofUse.map(({ state }) => state).filter((state) => state !== 'resting')).toEqual([]);
+      const firstDay = schedule.working.kind === 'laidUp' ? schedule.working.until : null;
+      if (firstDay === null || facts.status.kind !== 'inService') continue;
+      const context = await contextOn(firstDay);
+      for (const answer of machineSchedule(facts, context).answers.filter(isOfUse)) {
+        back += 1;
+        expect(['ripe', 'noRecord']).toContain(answer.state);
+        if (answer.state === 'ripe') expect(answer.expectedOn).toBe(firstDay);
+      }
+    }
+    // Winter is for snow and leaves as well: not every machine rests.
+    expect(resting.length).toBeGreaterThan(3);
+    expect([lines > 0, back > 0]).toEqual([true, true]);
+  });
+
+  it('leads with what can be lost in winter, not with what waits for spring', async () => {
+    const machines = await fleetOn(now).read();
+    const leading = machines
+      .filter(({ schedule }) => !schedule.works)
+      .flatMap(({ schedule }) => schedule.answers.slice(0, 1));
+    for (const answer of leading.filter(({ state }) => state === 'overdue')) {
+      expect(itemStandsStill(answer.item, () => undefined)).toBe(false);
+    }
+  });
+});
+
+async function contextOn(on: CivilDate): Promise<ScheduleContext> {
+  const seasons = await new Seasons(new UnitOfWork({} as never, new LiveFeed())).all();
+  return scheduleContext({ timeZone: 'Europe/London', seasons, grid: 'sinceDone' }, on);
+}
 
 describe('the history of a demonstration machine', () => {
   it('is the same for the same day and seed', () => {

@@ -53,7 +53,7 @@ describe('the fleet', () => {
     ['a day that does not exist', { tag: 'X', inServiceOn: '2027-02-29' }, '#/inServiceOn', 'isCivilDay'],
     ['a book that is gone', { tag: 'X', bookIds: [NOBODY] }, '#/bookIds', 'unknown'],
     ['a class of its own', { tag: 'X', machineClass: 'boat' }, '#/machineClass', 'isIn'],
-    ['hours in words', { tag: 'X', inServiceHours: 'few' }, '#/inServiceHours', 'isNumber'],
+    ['hours in words', { tag: 'X', inServiceHours: 'few' }, '#/inServiceHours', 'isDecimal'],
     ['no tag', { tag: '  ' }, '#/tag', 'isText'],
   ])('refuses %s by its field', async (_what, over, pointer, code) => {
     const { status, body } = await register(over);

@@ -40,11 +40,11 @@ export interface TestApp {
 export const SET_UP_CODE = 'TEST-CODE';
 export const NOON = instant('2027-05-13T11:00:00Z');
 
-export async function testApp(): Promise<TestApp> {
+export async function testApp(timeZone?: string): Promise<TestApp> {
   const database = await testDatabase();
   await makeSchema(database.sequelize);
   const clock = new SetClock(NOON);
-  const crew = await seedCrew(clock);
+  const crew = await seedCrew(clock, timeZone);
   const app = await createApp({
     ...{ sequelize: database.sequelize, databaseUrl: database.url, clock, setUpCode: SET_UP_CODE },
   });

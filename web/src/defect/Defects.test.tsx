@@ -28,8 +28,7 @@ describe('the defects of a machine', () => {
     const { sent } = wire({ '/api/machines/m/defects': [] }, () => [DEFECT]);
     showTo('operator', <Defects machine={machineDetail()} />);
     fireEvent.click(screen.getByRole('button', { name: 'Report a defect' }));
-    await screen.findByRole('dialog');
-    fireEvent.click(screen.getByRole('button', { name: 'Report it' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Report it' }));
     expect(await screen.findByText('Say in 3 to 300 letters what is wrong.')).toBeDefined();
     fireEvent.change(screen.getByLabelText('What is wrong'), { target: { value: 'Brake does not hold' } });
     fireEvent.mouseDown(screen.getByLabelText('How bad it is'));

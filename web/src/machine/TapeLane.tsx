@@ -1,6 +1,8 @@
 import Popover from '@mui/material/Popover';
 import type { DueLineDto, MachineDetailDto } from '@yugator/contracts';
 import { useState } from 'react';
+import { Link } from 'react-router';
+import { whyAnchor } from '../help/whyAnchor.js';
 import { CalendarTag } from '../schedule/CalendarTag.js';
 import { baselineWords, limitWords, rangeWords, reasonWords, unresolvedWords } from '../schedule/dueWords.js';
 import { StateShape } from '../schedule/StateShape.js';
@@ -43,6 +45,9 @@ function Why({ line }: { line: DueLineDto }) {
         {rangeWords(line, today) ? <li>falls due {rangeWords(line, today)}, eight times in ten</li> : null}
       </ul>
       {line.bookName ? <p className="soft">{line.bookName}</p> : null}
+      <p>
+        <Link to={whyAnchor(line)}>How this is reckoned</Link>
+      </p>
     </div>
   );
 }

@@ -79,7 +79,7 @@ describe('a departure from the book', () => {
       body: {
         ...{ isOmitted: false, reason: 'Dust on the ball fields', dutyFactor: 0.5 },
         ...{ windowHours: null, windowDays: null },
-        triggers: [{ kind: 'everyCalendar', count: 6, unit: 'month' }],
+        triggers: [{ kind: 'everyCalendar', count: 6, unit: 'month', inUse: null }],
       },
     });
   });

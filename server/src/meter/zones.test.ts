@@ -1,0 +1,60 @@
+import type { MachineDetailDto, ProblemDto, RoundDto } from '@yugator/contracts';
+import { instant, judgeReading } from '@yugator/core';
+import type { LifeHours } from '@yugator/core';
+import { testApp } from '../testing/testApp.js';
+import type { TestApp } from '../testing/testApp.js';
+
+/** Sheds far east and far west of Greenwich: their day and that of UTC are two for half of each day. */
+describe.each([
+  // Eight in the morning of 14 May is still 13 May in UTC.
+  ['Pacific/Auckland', '2027-05-13T20:00:00Z', '2027-05-14'],
+  // Six in the evening of 13 May is 14 May in UTC already.
+  ['America/Los_Angeles', '2027-05-14T01:00:00Z', '2027-05-13'],
+  ['Europe/London', '2027-05-13T20:00:00Z', '2027-05-13'],
+])('a shed in %s', (timeZone, at, day) => {
+  let yard: TestApp;
+  beforeAll(async () => {
+    yard = await testApp(timeZone);
+    yard.clock.set(instant(at));
+    const seasons = await yard.ask<{ seasonsVersion: number }>('GET', '/api/seasons');
+    expect(seasons.status).toBe(200);
+  });
+  afterAll(() => yard.close());
+
+  it('has its own day', async () => {
+    expect((await yard.ask('GET', '/api/session')).body).toMatchObject({ today: day });
+  });
+
+  it('finds the same readings unusual on the server as on the screen', async () => {
+    const { body } = await yard.ask<RoundDto>('GET', '/api/round');
+    const meter = body.meters.find(({ tag }) => tag === 'T-1');
+    if (!meter) throw new Error('The machine is not in the round.');
+    const readings = meter.readings.map((each) => ({
+      at: instant(each.at),
+      shown: each.shown,
+      life: each.life as LifeHours,
+    }));
+    const segments = meter.segments.map(({ startsAt, offset }) => ({ startsAt: instant(startsAt), offset }));
+    const last = readings.at(-1)?.shown ?? 0;
+    const kinds = new Set<string>();
+    // A figure that is taken changes what the next is held against: from the largest down, as far as none is.
+    for (let grown = 60; grown >= 0; grown -= 1) {
+      const shown = last + grown;
+      const { kind } = judgeReading({ at: instant(at), shown }, readings, segments, meter.mostLikelyLife);
+      const asked = { readings: [{ machineId: meter.machineId, shown }], readAt: at };
+      const answer = await yard.ask<ProblemDto>('POST', '/api/round', { as: 'operator', body: asked });
+      kinds.add(kind);
+      expect([grown, answer.body.errors?.[0]?.code ?? 'accepted']).toEqual([grown, kind]);
+      if (kind === 'accepted') break;
+    }
+    expect([...kinds]).toEqual(['unusual', 'accepted']);
+  });
+
+  it('dates what was read by its own day', async () => {
+    const { body } = await yard.ask<MachineDetailDto>('GET', `/api/machines/${yard.crew.machine}`);
+    expect(body.lastReadAt).toBe(new Date(at).toISOString());
+    for (const line of body.lines) {
+      if (line.expectedOn && line.state !== 'overdue') expect(line.expectedOn >= day).toBe(true);
+    }
+  });
+});
