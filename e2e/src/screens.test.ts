@@ -42,6 +42,8 @@ async function screens(page: Page): Promise<[path: string, words: string][]> {
     ['/setup/house-rules', 'Not offered'],
     ['/setup/audit', 'Signed in|for the crew lead'],
     ['/account', 'Where you are signed in'],
+    ['/help/schedule#in-storage', 'Charge the battery'],
+    ['/help/forecast', 'weather that lasts'],
     [`/fleet/${machine}/visit`, 'a visit'],
     ['/bench/fill', 'Pour until'],
     ['/bench/viscosity', 'SAE J300'],

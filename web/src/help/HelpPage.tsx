@@ -1,7 +1,6 @@
 import Markdown from 'markdown-to-jsx';
 import type { ComponentProps } from 'react';
-import { useEffect } from 'react';
-import { Link, useLocation, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { NoSuchPage } from '../page/NoSuchPage.js';
 import { PageHead } from '../page/PageHead.js';
 import styles from './help.module.css';
@@ -15,14 +14,19 @@ function HelpLink({ href = '', children }: ComponentProps<'a'>) {
   return name in HELP_PAGES ? <Link to={`/help/${name}${anchor}`}>{children}</Link> : <>{children}</>;
 }
 
-/** A page of explanation, opened at the heading that the address names. */
+/** A table that is wider than a phone is moved by itself, also from the keyboard. */
+function WideTable(props: ComponentProps<'table'>) {
+  return (
+    <div className={styles.wide} role="region" aria-label="Table" tabIndex={0}>
+      <table {...props} />
+    </div>
+  );
+}
+
+/** A page of explanation. */
 export function HelpPage() {
   const { page = '' } = useParams();
-  const { hash } = useLocation();
   const known = HELP_PAGES[page];
-  useEffect(() => {
-    if (hash) document.getElementById(hash.slice(1))?.scrollIntoView();
-  }, [hash, page]);
   if (!known) return <NoSuchPage />;
   const [title = '', ...rest] = known.text.split('\n');
   return (
@@ -30,7 +34,10 @@ export function HelpPage() {
       <PageHead name={known.name} title={title.replace(/^# /, '')} />
       <Markdown
         className={styles.words}
-        options={{ overrides: { a: { component: HelpLink } }, forceBlock: true, wrapper: 'div' }}
+        options={{
+          overrides: { a: { component: HelpLink }, table: { component: WideTable } },
+          ...{ forceBlock: true, wrapper: 'div' },
+        }}
       >
         {rest.join('\n')}
       </Markdown>

@@ -40,6 +40,7 @@ function Why({ line }: { line: DueLineDto }) {
         {unresolvedWords(line).map((words) => (
           <li key={words}>{words}</li>
         ))}
+        {line.state === 'resting' ? <li>rests as long as the machine does not work</li> : null}
         <li>{baselineWords(line.baseline, today)}</li>
         {used === undefined ? null : <li>{Math.round(used * 100)} % of the interval is used up</li>}
         {rangeWords(line, today) ? <li>falls due {rangeWords(line, today)}, eight times in ten</li> : null}

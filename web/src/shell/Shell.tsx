@@ -10,13 +10,17 @@ import { NAVIGATION } from './navigation.js';
 import styles from './shell.module.css';
 import { useMidnight } from './useMidnight.js';
 
-/** Puts the reader at the head of a screen that was just opened. */
+/** Puts the reader at the head of a screen that was just opened, or at the heading that its address names. */
 function useFocusOnHead(): void {
-  const { pathname } = useLocation();
+  const { pathname, hash } = useLocation();
   useEffect(() => {
-    window.scrollTo(0, 0);
-    document.querySelector<HTMLElement>('main h1')?.focus({ preventScroll: true });
-  }, [pathname]);
+    const named = hash ? document.getElementById(hash.slice(1)) : null;
+    if (named) {
+      named.tabIndex = -1;
+      named.scrollIntoView();
+    } else window.scrollTo(0, 0);
+    (named ?? document.querySelector<HTMLElement>('main h1'))?.focus({ preventScroll: true });
+  }, [pathname, hash]);
 }
 
 /** The frame of every screen: navigation at the side (at the foot on a phone), the screen itself beside it. */
