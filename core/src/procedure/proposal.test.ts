@@ -44,6 +44,23 @@ describe('what is worth doing in a visit', () => {
     ]);
   });
 
+  it('is also what ran out of hours before the machine came to rest, though it waits for nobody until spring', () => {
+    const resting = (deciding: object) =>
+      proposeItems(
+        ITEMS.map(({ id }) => ({
+          ...{ item: { id }, state: id === AIR.id ? 'resting' : 'fine' },
+          deciding: id === AIR.id ? deciding : { used: 0.1 },
+        })) as unknown as DueAnswer[],
+        setUp(ITEMS, TRACTOR),
+      ).map(({ itemId, reason }) => [itemId, reason.kind]);
+    const hours = { kind: 'hours', used: 1.1, overdue: true, ripe: true };
+    expect(resting(hours)).toEqual([[AIR.id, 'due']]);
+    expect(resting({ ...hours, used: 0.97, overdue: false })).toEqual([[AIR.id, 'ripe']]);
+    expect(resting({ ...hours, used: 0.5, overdue: false, ripe: false })).toEqual([]);
+    // A weekly look is not owed for the weeks of rest.
+    expect(resting({ ...hours, kind: 'calendar' })).toEqual([]);
+  });
+
   it('says what is open and what it saves', () => {
     const [, along] = proposeItems(
       answers({ [FUEL.id]: ['overdue', 1.1], [AIR.id]: ['fine', 0.9] }),

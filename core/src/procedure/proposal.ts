@@ -105,6 +105,15 @@ function yearlyItems(
     .map(({ item }) => ({ itemId: item.id, reason: { kind: 'yearly', when: visit } }));
 }
 
+/** Whether an item is due or ripe; hours that ran out before the machine came to rest are seen to while it stands in the shed. */
+function dueOrRipe({ state, deciding }: DueAnswer): 'due' | 'ripe' | null {
+  if (state === 'overdue' || state === 'noRecord') return 'due';
+  if (state === 'ripe') return 'ripe';
+  if (state !== 'resting' || deciding?.kind !== 'hours') return null;
+  if (deciding.overdue) return 'due';
+  return deciding.ripe ? 'ripe' : null;
+}
+
 /**
  * What is worth doing in a visit: everything due or ripe; what is yearly, where the house rule has it now; and what is coming, where the way to it is open anyway and that saves at
  * least as many minutes as are thrown away with the rest of its interval. Items are told by `setUp.items`; the rest is left out.
@@ -115,11 +124,9 @@ export function proposeItems(
   visit: YearlyVisit | null = null,
 ): Proposal[] {
   const items = new Map(setUp.items.map((item) => [item.id, item]));
-  const now: Proposal[] = answers.flatMap(({ item, state }): Proposal[] => {
-    if (!items.has(item.id)) return [];
-    if (state === 'overdue' || state === 'noRecord') return [{ itemId: item.id, reason: { kind: 'due' } }];
-    if (state === 'ripe') return [{ itemId: item.id, reason: { kind: 'ripe' } }];
-    return [];
+  const now: Proposal[] = answers.flatMap((answer): Proposal[] => {
+    const kind = items.has(answer.item.id) ? dueOrRipe(answer) : null;
+    return kind ? [{ itemId: answer.item.id, reason: { kind } }] : [];
   });
   now.push(...yearlyItems(answers, setUp, visit));
   const chosen = new Set(now.map(({ itemId }) => itemId));

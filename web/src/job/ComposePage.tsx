@@ -13,7 +13,7 @@ import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
 import { Plate } from '../page/Plate.js';
-import { limitWords } from '../schedule/dueWords.js';
+import { standingWords } from '../schedule/dueWords.js';
 import { StateMark } from '../schedule/StateShape.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
@@ -52,9 +52,8 @@ interface ChoiceProps {
 
 function Choice({ line, proposal, isChosen, onChoose }: ChoiceProps) {
   const { today } = useSession();
-  const limit = line.limits[0];
   const why = [
-    limit ? limitWords(limit, today) : 'never recorded',
+    standingWords(line, today),
     proposal && proposal.reason.kind !== 'due' && proposal.reason.kind !== 'ripe'
       ? proposalWords(proposal)
       : '',

@@ -9,7 +9,7 @@ import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
 import { Plate } from '../page/Plate.js';
 import table from '../page/table.module.css';
-import { limitWords } from '../schedule/dueWords.js';
+import { standingWords } from '../schedule/dueWords.js';
 import { StateMark } from '../schedule/StateShape.js';
 import { STATE_WORDS } from '../schedule/stateWords.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
@@ -19,7 +19,6 @@ import { fleetQueries } from './fleetQueries.js';
 
 function FleetRow({ machine, today }: { machine: MachineDto; today: string }) {
   const next = machine.lines[0];
-  const limit = next?.limits[0];
   const state = strongest(machine.lines);
   return (
     <tr>
@@ -56,9 +55,7 @@ function FleetRow({ machine, today }: { machine: MachineDto; today: string }) {
       <td>
         {next ? next.itemName : 'No service book'}
         <br />
-        <span className="soft">
-          {next ? (limit ? limitWords(limit, today) : 'never recorded') : 'choose one under Details'}
-        </span>
+        <span className="soft">{next ? standingWords(next, today) : 'choose one under Details'}</span>
       </td>
     </tr>
   );

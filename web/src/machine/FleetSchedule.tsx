@@ -39,7 +39,11 @@ function Row({ line, today }: { line: FleetLineDto; today: string }) {
       </span>
       <span role="cell" className={styles.item}>
         <b className="fig">
-          {line.limit ? limitWords(line.limit, today) : line.state === 'noRecord' ? 'never recorded' : '–'}
+          {line.limit
+            ? limitWords(line.limit, today)
+            : line.state === 'noRecord'
+              ? 'no record to count from'
+              : '–'}
         </b>
         <span className="soft">{rangeWords(line, today)}</span>
       </span>

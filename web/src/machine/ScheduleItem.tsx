@@ -1,5 +1,5 @@
 import type { DueLineDto, MachineDetailDto } from '@yugator/contracts';
-import { baselineWords, limitWords, rangeWords, unresolvedWords } from '../schedule/dueWords.js';
+import { baselineWords, rangeWords, standingWords, unresolvedWords } from '../schedule/dueWords.js';
 import { STATE_COLOUR, STATE_WORDS } from '../schedule/stateWords.js';
 import { ruleWords } from '../schedule/triggerWords.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
@@ -18,16 +18,10 @@ interface Props {
 /** The standing of an item in a few words, with the second thing to know beneath. */
 function Standing({ line }: { line: DueLineDto }) {
   const { today } = useSession();
-  const [deciding] = line.limits;
-  const head = deciding
-    ? limitWords(deciding, today)
-    : line.state === 'noRecord'
-      ? 'never recorded'
-      : 'nothing due';
   const beneath = rangeWords(line, today) || baselineWords(line.baseline, today);
   return (
     <span className={styles.standing}>
-      <b style={{ color: STATE_COLOUR[line.state] }}>{head}</b>
+      <b style={{ color: STATE_COLOUR[line.state] }}>{standingWords(line, today)}</b>
       <span className={styles.small}>
         <span className="visually-hidden">{STATE_WORDS[line.state]}; </span>
         {beneath}
@@ -57,7 +51,7 @@ export function ScheduleItem({ line, machine, scale, width }: Props) {
       <TapeLane line={line} machine={machine} scale={scale} width={width} />
       <span className={styles.side}>
         <Standing line={line} />
-        {line.state === 'noRecord' && isLead ? (
+        {line.baseline.kind === 'noRecord' && line.state === 'noRecord' && isLead ? (
           <div style={{ margin: '4px 0' }}>
             <DeclareLast line={line} machine={machine} />
           </div>

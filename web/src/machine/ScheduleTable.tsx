@@ -1,6 +1,6 @@
 import type { DueLineDto, MachineDetailDto } from '@yugator/contracts';
 import table from '../page/table.module.css';
-import { baselineWords, limitWords, rangeWords } from '../schedule/dueWords.js';
+import { baselineWords, limitWords, rangeWords, standingWords } from '../schedule/dueWords.js';
 import { STATE_WORDS } from '../schedule/stateWords.js';
 import { ruleWords } from '../schedule/triggerWords.js';
 import { useSession } from '../session/useSession.js';
@@ -45,7 +45,10 @@ export function ScheduleTable({ machine }: { machine: MachineDetailDto }) {
                 <td>
                   <DueAt line={line} />
                 </td>
-                <td>{line.limits.map((limit) => limitWords(limit, today)).join('; ') || 'never recorded'}</td>
+                <td>
+                  {line.limits.map((limit) => limitWords(limit, today)).join('; ') ||
+                    standingWords(line, today)}
+                </td>
                 <td>
                   {line.expectedOn ? dayWords(line.expectedOn, today) : '–'}
                   {rangeWords(line, today) ? `, ${rangeWords(line, today)}` : ''}

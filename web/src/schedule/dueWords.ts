@@ -35,14 +35,14 @@ export function rangeWords(
 type Unresolved = DueLineDto['unresolved'][number];
 
 /** Why a trigger gives no limit though it should, and the way out. */
-function unresolvedReason({ code, trigger }: Unresolved): string {
+function unresolvedReason({ code }: Unresolved): string {
   switch (code) {
     case 'noSeason':
       return 'no such season is planned, so this rule cannot count';
     case 'noOtherItem':
       return 'the item it goes with is not on record here, so this rule cannot count';
     case 'noMeter':
-      return `needs its ${'meter' in trigger ? trigger.meter : 'own'}’s hours: give its share or its meter under Details`;
+      return 'give the share or the meter of the attachment under Details';
   }
 }
 
@@ -67,9 +67,31 @@ export function baselineWords({ kind, on, life }: BaselineDto, today: string): s
   }
 }
 
+/** What is wanted where a rule cannot count, in a few words. */
+function wantedWords({ code, trigger }: Unresolved): string {
+  switch (code) {
+    case 'noMeter':
+      return `needs its ${'meter' in trigger ? trigger.meter : 'own'}’s hours`;
+    case 'noSeason':
+      return 'its season is not planned';
+    case 'noOtherItem':
+      return 'the item it goes with is not on record';
+  }
+}
+
+/** How an item stands, in a few words: by the limit that decides, else by what is missing. */
+export function standingWords(
+  { limits, unresolved, baseline }: Pick<DueLineDto, 'limits' | 'unresolved' | 'baseline'>,
+  today: string,
+): string {
+  const [deciding] = limits;
+  if (deciding) return limitWords(deciding, today);
+  const [wanting] = unresolved;
+  if (wanting) return wantedWords(wanting);
+  return baseline.kind === 'noRecord' ? 'never recorded' : 'nothing due';
+}
+
 /** An item's standing in one sentence: "Engine oil and filter: 6.2 h over 50 h, last done 12 May at 212.4 h". */
 export function reasonWords(line: DueLineDto, today: string): string {
-  const limit = line.limits[0];
-  const standing = limit ? limitWords(limit, today) : 'never recorded';
-  return `${line.itemName}: ${standing}, ${baselineWords(line.baseline, today)}`;
+  return `${line.itemName}: ${standingWords(line, today)}, ${baselineWords(line.baseline, today)}`;
 }

@@ -1,4 +1,10 @@
-import { baselineWords, limitWords, reasonWords } from '../schedule/dueWords.js';
+import {
+  baselineWords,
+  limitWords,
+  reasonWords,
+  standingWords,
+  unresolvedWords,
+} from '../schedule/dueWords.js';
 import { ruleWords } from '../schedule/triggerWords.js';
 import { calendarLimit, dueLine, hoursLimit } from '../testing/fixtures.js';
 import { tapeMarks } from '../schedule/hoursTape.js';
@@ -44,6 +50,34 @@ describe('the words of a schedule', () => {
     ],
   ])('a limit: %#', (limit, words) => {
     expect(limitWords(limit, TODAY)).toBe(words);
+  });
+
+  it.each([
+    ['noMeter', { kind: 'everyHours', hours: 10, meter: 'loader', grid: null }, 'needs its loader’s hours'],
+    [
+      'noSeason',
+      { kind: 'seasonEdge', season: 'Hay', edge: 'last', offsetDays: 0 },
+      'its season is not planned',
+    ],
+    [
+      'noOtherItem',
+      { kind: 'everyNth', n: 2, itemId: 'x', everyTimeAboveHours: null },
+      'the item it goes with is not on record',
+    ],
+  ] as const)('say what a rule that cannot count is wanting: %s', (code, trigger, words) => {
+    const line = dueLine({ state: 'noRecord', limits: [], unresolved: [{ code, trigger }] });
+    expect(standingWords(line, TODAY)).toBe(words);
+    expect(unresolvedWords(line)).toHaveLength(1);
+  });
+
+  it('tell days that wait for the machine from those that run on', () => {
+    const days = (inUse: boolean | null) =>
+      ruleWords([{ kind: 'everyCalendar', count: 40, unit: 'day', inUse }]);
+    expect([days(null), days(true), days(false)]).toEqual([
+      'every 40 days',
+      'every 40 days in use',
+      'every 40 days, rest or not',
+    ]);
   });
 
   it('give the rule with its hours first', () => {
