@@ -9,6 +9,7 @@ import {
   CreateBookDto,
   CreateMachineDto,
   EnterRoundDto,
+  FileJudgementDto,
   FleetFileDto,
   OpenJobDto,
   OutcomeDto,
@@ -132,6 +133,18 @@ const ODD = fc.oneof(
   fc.string({ maxLength: 400 }),
   fc.jsonValue({ maxDepth: 2 }),
 );
+
+describe('a judgement in a file', () => {
+  const judged = (untilLife: unknown, untilOn: unknown) =>
+    rulesOf(FileJudgementDto)?.read({ ...POINT, kind: 'kept', untilLife, untilOn }) ?? null;
+
+  it('has hours or a day until which it holds; one without any limit is refused', () => {
+    expect(judged(250, null)).not.toBeNull();
+    expect(judged(null, '2027-07-01')).not.toBeNull();
+    expect(judged(250, '2027-07-01')).not.toBeNull();
+    expect(judged(null, null)).toBeNull();
+  });
+});
 
 describe('rules run as one function', () => {
   it.each(BODIES)('take a right body as the library does: %p', (dto, body) => {

@@ -42,6 +42,14 @@ describe('a milestone', () => {
     expect(milestoneHours(ITEMS, 200, per)).toEqual([50, 100, 150, 200]);
     expect(milestoneHours(ITEMS, 500, per)).toHaveLength(10);
   });
+
+  it('leaves out the hours of a loader that nobody told about', () => {
+    const unknown = (meter: string) => (meter === 'loader' ? null : 1);
+    const ids = milestoneAt(100, ITEMS, unknown).lines.map(({ item: { id } }) => id);
+    expect(ids).not.toContain('loader grease');
+    expect(ids).toContain('grease');
+    expect(milestoneHours([item('pins', [everyHours(30, { meter: 'loader' })])], 500, unknown)).toEqual([]);
+  });
 });
 
 describe('an override', () => {
