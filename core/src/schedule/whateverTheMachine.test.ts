@@ -112,6 +112,27 @@ describe('whatever the machine', () => {
     );
   });
 
+  it('the first to come decides, early before expected before late', () => {
+    let several = 0;
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        for (const { limits, deciding, earlyOn, expectedOn, lateOn } of scheduleOf(randomMachine(seed))
+          .answers) {
+          if (limits.length > 1) several += 1;
+          expect(deciding).toBe(limits[0] ?? null);
+          const dates = limits.flatMap((limit) => limit.expectedOn ?? []).sort();
+          if (limits.some(({ overdue }) => overdue)) expect(deciding?.overdue).toBe(true);
+          else if (deciding?.expectedOn)
+            expect([deciding.expectedOn, expectedOn]).toEqual([dates[0], dates[0]]);
+          if (earlyOn && expectedOn) expect(earlyOn <= expectedOn).toBe(true);
+          if (expectedOn && lateOn) expect(expectedOn <= lateOn).toBe(true);
+        }
+      }),
+      runs,
+    );
+    expect(several).toBeGreaterThan(200);
+  });
+
   it('an item on the meter never drifts: it is due at multiples, however it was done', () => {
     fc.assert(
       fc.property(seeds, (seed) => {
