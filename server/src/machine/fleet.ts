@@ -8,7 +8,7 @@ import type {
   ReadingDto,
   UpdateMachineDto,
 } from '@yugator/contracts';
-import { civilDate } from '@yugator/core';
+import { civilDate, instantOnDay } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../books/book.model.js';
@@ -82,11 +82,12 @@ export class Fleet {
 
   /** Registers a machine; its meter starts at the hours it came with. */
   async create({ copyOfId, ...fields }: CreateMachineDto, caller: Person): Promise<MachineDetailDto> {
-    const { today } = await this.calendar.read();
+    const { today, site } = await this.calendar.read();
     return this.work.run(async () => {
       await this.check(fields, today, null);
       const id = uuid();
-      const startsAt = new Date(`${fields.inServiceOn}T00:00:00Z`);
+      // Midnight where the shed lies: that of Greenwich is of another day there, or still to come.
+      const startsAt = new Date(instantOnDay(civilDate(fields.inServiceOn), 0, site.timeZone));
       const { bookIds, ...columns } = fields;
       await Machine.create({ ...NEW_MACHINE, ...columns, serial: columns.serial ?? '', id });
       await MachineBook.bulkCreate(bookIds.map((bookId) => ({ machineId: id, bookId })));

@@ -1,5 +1,5 @@
-import type { MachineDetailDto, ProblemDto, RoundDto } from '@yugator/contracts';
-import { instant, judgeReading } from '@yugator/core';
+import type { MachineDetailDto, ProblemDto, ReadingDto, RoundDto } from '@yugator/contracts';
+import { civilDateAt, instant, judgeReading } from '@yugator/core';
 import type { LifeHours } from '@yugator/core';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
@@ -48,6 +48,21 @@ describe.each([
       if (kind === 'accepted') break;
     }
     expect([...kinds]).toEqual(['unusual', 'accepted']);
+  });
+
+  it('registers a machine on its own day, which can be read at once', async () => {
+    const fields = {
+      ...{ tag: 'Z-1', name: 'New today', machineClass: 'zeroTurn', make: '', model: '', fuel: 'gasoline' },
+      ...{ shed: 'Yard', walkOrder: 9, inServiceOn: day, inServiceHours: 0.4, cameNew: true, bookIds: [] },
+    };
+    const made = await yard.ask<MachineDetailDto>('POST', '/api/machines', { body: fields });
+    expect([made.status, made.body.lastShown]).toEqual([201, 0.4]);
+    const readings = await yard.ask<ReadingDto[]>('GET', `/api/machines/${made.body.id}/readings`);
+    expect(readings.body.map((reading) => civilDateAt(instant(reading.at), timeZone))).toEqual([day]);
+    const asked = { readings: [{ machineId: made.body.id, shown: 1.4 }], readAt: at };
+    expect((await yard.ask<ProblemDto>('POST', '/api/round', { as: 'operator', body: asked })).status).toBe(
+      201,
+    );
   });
 
   it('dates what was read by its own day', async () => {
