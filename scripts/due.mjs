@@ -36,6 +36,10 @@ const { values, positionals } = parseArgs({
 });
 const [name] = positionals;
 if (!name || positionals.length > 1) fail(USAGE);
+const asked = values.today === undefined ? null : parseCivilDate(values.today);
+if (values.today !== undefined && !asked) {
+  fail(`"${values.today}" is no day that exists. Write it as 2027-05-13.`);
+}
 const { value: file, faults } = checkBody(FleetFileDto, read(name));
 if (faults) {
   const more = faults.length < MOST_FAULTS ? '' : 'at least ';
@@ -45,6 +49,5 @@ if (faults) {
   );
 }
 // Without a day, that of the shed.
-const today = parseCivilDate(values.today ?? civilDateAt(Date.now(), file.site.timeZone));
-if (!today) fail(`"${values.today}" is no day that exists. Write it as 2027-05-13.`);
+const today = asked ?? civilDateAt(Date.now(), file.site.timeZone);
 process.stdout.write(`${JSON.stringify({ today, lines: dueOfFleet(file, today) }, null, 2)}\n`);

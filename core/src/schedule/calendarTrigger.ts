@@ -2,7 +2,7 @@ import { daysBetween } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import { isInUse } from './inUse.js';
 import type { ScheduleItem } from './item.js';
-import { calendarLimit, dayInUse, laterBy } from './limit.js';
+import { calendarLimit, dayInUse, furtherBy, laterBy } from './limit.js';
 import type { CalendarLimit } from './limit.js';
 import type { Standing } from './standing.js';
 import type { EveryCalendar, FirstCalendar } from './trigger.js';
@@ -22,13 +22,14 @@ export function calendarTriggerLimit(
 ): CalendarLimit | null {
   if (ahead > 0 && !regular) return null;
   const ends = laterBy(from, trigger.count, trigger.unit);
-  const further = (start: CivilDate) =>
-    regular && ahead > 0 ? laterBy(start, regular.count * ahead, regular.unit) : start;
+  const further = (start: CivilDate) => (regular && ahead > 0 ? furtherBy(start, regular, ahead) : start);
   const window = daysWindow(Math.max(1, daysBetween(from, ends)), item.window);
   if (!isInUse(trigger, item)) {
-    return calendarLimit(trigger, { from, on: further(ends) }, window, standing);
+    const on = further(ends);
+    return on && calendarLimit(trigger, { from, on }, window, standing);
   }
   const due = dayInUse(ends, standing);
-  const on = due && ahead > 0 ? dayInUse(further(due), standing) : due;
+  const wanted = due && further(due);
+  const on = wanted && ahead > 0 ? dayInUse(wanted, standing) : wanted;
   return on && calendarLimit(trigger, { from, on }, window, standing);
 }

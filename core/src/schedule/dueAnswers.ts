@@ -73,6 +73,9 @@ function pastUpTo(history: ItemHistory, today: CivilDate): ItemHistory {
   };
 }
 
+/** A line, one that it goes with, and one that this goes with in turn. */
+const LONGEST_CHAIN = 3;
+
 /**
  * How each of `items` stands and why, worst first. `omitted` are lines that are not asked of the machine (any more): what was done
  * of them still renews others.
@@ -86,7 +89,8 @@ export function dueAnswers(
 ): DueAnswer[] {
   const renewals = renewalsOf(items, omitted);
   const today = dateOfDayNumber(standing.today);
-  // An item that is being asked for is not found: two that wait for each other would ask for ever.
+  // An item that is being asked for is not found: two that wait for each other would ask for ever. Nor is one at the end of a long
+  // chain: lines that go with each other eight times over would ask almost as long.
   const asked = new Set<string>();
   const standingOf = (item: ScheduleItem): ItemStanding => ({
     item,
@@ -103,7 +107,7 @@ export function dueAnswers(
   };
   const find: FindItem = (otherId): OtherItem | undefined => {
     const other = items.find(({ id }) => id === otherId);
-    if (!other || asked.has(otherId)) return undefined;
+    if (!other || asked.has(otherId) || asked.size >= LONGEST_CHAIN) return undefined;
     const of = standingOf(other);
     return {
       completions: of.history.completions,

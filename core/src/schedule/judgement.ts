@@ -3,7 +3,7 @@ import type { CivilDate } from '../calendar/civilDate.js';
 import type { Extension } from './baseline.js';
 import { intervalOf } from './hoursTrigger.js';
 import type { ScheduleItem } from './item.js';
-import { calendarLimit, hoursLimit, laterBy } from './limit.js';
+import { calendarLimit, furtherBy, hoursLimit } from './limit.js';
 import type { Limit } from './limit.js';
 import { everyCalendarOf, everyHoursOn } from './limits.js';
 import type { MeterStanding, Standing } from './standing.js';
@@ -24,7 +24,7 @@ function hoursAhead(item: ScheduleItem, name: MeterName, standing: Standing, ahe
 function dayAhead(item: ScheduleItem, on: CivilDate, ahead: number): CivilDate | null {
   if (ahead === 0) return on;
   const regular = everyCalendarOf(item);
-  return regular ? laterBy(on, regular.count * ahead, regular.unit) : null;
+  return regular ? furtherBy(on, regular, ahead) : null;
 }
 
 /** Life hours that a meter is expected to show on a day; what it shows now where nobody can tell. */

@@ -94,6 +94,19 @@ export function laterBy(from: CivilDate, count: number, unit: 'day' | 'month'): 
   return unit === 'day' ? addDays(from, count) : addMonths(from, count);
 }
 
+/** Days and months that no interval reaches: so many centuries off that a calendar says nothing any more. */
+const MOST_AHEAD = { day: 366_000, month: 12_000 };
+
+/** The day `times` intervals of `regular` after `from`; null for a time that no calendar is about. */
+export function furtherBy(
+  from: CivilDate,
+  regular: { readonly count: number; readonly unit: 'day' | 'month' },
+  times: number,
+): CivilDate | null {
+  const count = regular.count * times;
+  return count > MOST_AHEAD[regular.unit] ? null : laterBy(from, count, regular.unit);
+}
+
 /** The first working day that is not before `wanted`, nor before the machine's working time; null where nobody knows it. */
 export function dayInUse(wanted: CivilDate, { working }: Standing): CivilDate | null {
   if (working.beganOn === null) return null;

@@ -1,7 +1,7 @@
 import { civilDate } from '../calendar/civilDate.js';
 import type { Attachment } from '../meter/attachment.js';
 import type { EveryNth, Trigger } from './trigger.js';
-import { answerOn, done, every, everyHours, item, judged } from './testing/facts.js';
+import { answerOn, done, every, everyHours, item, judged, scheduleOn } from './testing/facts.js';
 
 /** How rules are read where they meet: one example by hand for each (docs/schedule.md has them in a mechanic's words). */
 
@@ -102,6 +102,35 @@ describe('every n-th time', () => {
       }).deciding;
     expect(at(2)).toMatchObject({ at: 120 });
     expect(at(3)).toMatchObject({ at: 170 });
+  });
+
+  it('goes with a line that goes with another, and no further, however many lines go with each other', () => {
+    const chain = [
+      item('a', [everyHours(50)]),
+      item('b', [nth(2, 'a')]),
+      item('c', [nth(3, 'b')]),
+      item('d', [nth(2, 'c')]),
+    ];
+    const at = (id: string) => answerOn('2025-06-01', id, { items: chain }).deciding;
+    // Twice 50 h, three times that; the fourth in the row would be the twelfth time of the first, and is not reckoned.
+    expect([at('b'), at('c')]).toMatchObject([{ at: 100 }, { at: 300 }]);
+    expect(answerOn('2025-06-01', 'd', { items: chain }).unresolved).toMatchObject([{ code: 'noOtherItem' }]);
+    // A book in which each of 200 lines goes with eight others is answered like any.
+    const ids = Array.from({ length: 200 }, (_, index) => index);
+    const knot = ids.map((index) =>
+      item(
+        `k${index}`,
+        Array.from({ length: 8 }, (_, step) => nth(50, `k${(index + step + 1) % 200}`)),
+      ),
+    );
+    expect(scheduleOn('2025-06-01', { items: knot }).answers).toHaveLength(200);
+  });
+
+  it('says nothing of a time that no calendar is about', () => {
+    const rare = item('rare', [{ kind: 'everyCalendar', count: 3650, unit: 'month', inUse: null }]);
+    const rarer = item('rarer', [nth(50, 'rare')]);
+    const answer = answerOn('2026-06-01', 'rarer', { items: [rare, rarer] });
+    expect(answer).toMatchObject({ state: 'fine', limits: [] });
   });
 
   it('shares the window of the other item', () => {

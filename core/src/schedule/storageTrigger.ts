@@ -22,6 +22,8 @@ export function nextStorage(
     if (until !== null && until <= standing.today) continue;
     const from = lastDone === null ? since : Math.max(since, dayNumber(lastDone));
     const on = from + trigger.days;
+    // Beyond ten years nothing is told, and a lay-up without end would go on for ever.
+    if (on > standing.horizon) return null;
     if (until === null || on < until) return { from: dateOfDayNumber(from), on: dateOfDayNumber(on) };
   }
   return null;

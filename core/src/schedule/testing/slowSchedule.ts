@@ -261,7 +261,7 @@ export class SlowMachine {
   private storage(days: number, item: ScheduleItem, from: ServicePoint | null, ahead: number): SlowLimit[] {
     let span = this.days.storageEnds(days, from?.on ?? null);
     for (let more = 0; more < ahead && span; more += 1) span = this.days.storageEnds(days, span.on);
-    if (!span || daysBetween(this.horizon, span.on) > 200) return [];
+    if (!span || span.on > this.horizon) return [];
     return [this.calendar(span.on, item.window.days ?? between(1, days / 10, 14))];
   }
 
@@ -272,7 +272,7 @@ export class SlowMachine {
     asked: readonly string[],
   ): SlowLimit[] | null {
     const other = this.items.find(({ id }) => id === trigger.itemId);
-    if (!other || asked.includes(other.id)) return null;
+    if (!other || asked.includes(other.id) || asked.length >= 3) return null;
     const often = trigger.everyTimeAboveHours;
     const n = often !== null && this.ranLately > often ? 1 : trigger.n;
     const times = [...new Set(this.past(other).completions.map(plain))]
@@ -303,7 +303,9 @@ export class SlowMachine {
         if (trigger.kind === 'everyHours' || trigger.kind === 'firstHours') return true;
         if (trigger.kind !== 'everyNth') return isInUse(trigger, item);
         const other = this.items.find(({ id }) => id === trigger.itemId);
-        return other && !asked.includes(other.id) ? this.allStandStill(other, [...asked, other.id]) : false;
+        return other && !asked.includes(other.id) && asked.length < 3
+          ? this.allStandStill(other, [...asked, other.id])
+          : false;
       })
     );
   }
@@ -320,8 +322,7 @@ export class SlowMachine {
   }
 
   private stateOf({ left, window, expectedOn }: SlowLimit): DueState {
-    if (left < 0) return 'overdue';
-    if (left <= window) return 'ripe';
+    if (left <= window) return left < 0 ? 'overdue' : 'ripe';
     return expectedOn !== null && daysBetween(this.machine.today, expectedOn) <= 30 ? 'coming' : 'fine';
   }
 
