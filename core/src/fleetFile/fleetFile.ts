@@ -256,7 +256,7 @@ export function factsOfFile(machine: FileMachine, books: readonly FileBook[]): M
     participation: machine.seasons.map(({ season, hoursPerWeek }) => ({ seasonId: season, hoursPerWeek })),
     status: {
       kind: machine.status,
-      since: (machine.statusSince ?? null) === null ? null : civilDate(machine.statusSince ?? ''),
+      since: machine.statusSince ? civilDate(machine.statusSince) : null,
     },
     ...withOverrides(items, overrides),
     history: historyOf(machine),

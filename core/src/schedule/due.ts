@@ -1,4 +1,4 @@
-import { dateOfDayNumber, dayNumber } from '../calendar/civilDate.js';
+import { dayNumber } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { ReachedDates } from '../usage/usageModel.js';
 import { baselineOf, extensionSince } from './baseline.js';
@@ -112,8 +112,7 @@ export function countingLimits(of: ItemStanding, baseline: Baseline, ahead = 0):
   const { item, history, standing } = of;
   const judgement = extensionSince(baseline, history);
   if (judgement) {
-    const today = dateOfDayNumber(standing.today);
-    return { limits: judgedLimits(judgement, item, standing, today, ahead), unresolved: [] };
+    return { limits: judgedLimits(judgement, item, standing, ahead), unresolved: [] };
   }
   return baseline.kind === 'noRecord'
     ? storageOnly(item, standing, ahead)
@@ -125,7 +124,7 @@ export function itemStandsStill(item: ScheduleItem, find: FindItem): boolean {
   return (
     item.triggers.length > 0 &&
     item.triggers.every((trigger) =>
-      trigger.kind === 'everyNth' ? find(trigger.itemId)?.standsStill === true : standsStill(trigger, item),
+      trigger.kind === 'everyNth' ? find(trigger.itemId)?.standsStill() === true : standsStill(trigger, item),
     )
   );
 }

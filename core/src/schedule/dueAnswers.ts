@@ -111,13 +111,12 @@ export function dueAnswers(
     const of = standingOf(other);
     return {
       completions: of.history.completions,
-      standsStill: within(otherId, () => itemStandsStill(other, find)),
+      standsStill: () => within(otherId, () => itemStandsStill(other, find)),
       limitsAhead: (ahead) =>
         within(otherId, () => {
           const counting = countingLimits(of, baselineOf(of.history, entry), ahead);
-          return counting && counting.unresolved.length && counting.limits.length === 0
-            ? null
-            : (counting?.limits ?? null);
+          const isKnown = counting && (counting.limits.length > 0 || counting.unresolved.length === 0);
+          return isKnown ? counting.limits : null;
         }),
     };
   };

@@ -1,4 +1,4 @@
-import { daysBetween } from '../calendar/civilDate.js';
+import { dayNumber, daysBetween } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { Extension } from './baseline.js';
 import { intervalOf } from './hoursTrigger.js';
@@ -28,8 +28,8 @@ function dayAhead(item: ScheduleItem, on: CivilDate, ahead: number): CivilDate |
 }
 
 /** Life hours that a meter is expected to show on a day; what it shows now where nobody can tell. */
-function expectedLife(meter: MeterStanding, on: CivilDate, today: CivilDate): number {
-  return on <= today ? meter.life : (meter.usage.lifeOn(on)?.expected ?? meter.life);
+function expectedLife(meter: MeterStanding, on: CivilDate, { today }: Standing): number {
+  return dayNumber(on) <= today ? meter.life : (meter.usage.lifeOn(on)?.expected ?? meter.life);
 }
 
 /**
@@ -40,7 +40,6 @@ export function judgedLimits(
   judgement: Extension,
   item: ScheduleItem,
   standing: Standing,
-  today: CivilDate,
   ahead: number,
 ): Limit[] {
   const { made, untilLife, untilOn } = judgement;
@@ -60,7 +59,7 @@ export function judgedLimits(
   if (limits.length === 0 && untilOn !== null && meter) {
     const more = hoursAhead(item, meter.name, standing, ahead);
     if (more === null) return [];
-    const span = { from: meter.lifeAt(made), at: expectedLife(meter, untilOn, today) + more };
+    const span = { from: meter.lifeAt(made), at: expectedLife(meter, untilOn, standing) + more };
     limits.push(hoursLimit(judgement, meter, span, hoursWindow(more / ahead, item.window)));
   }
   return limits;

@@ -11,7 +11,7 @@ export interface OtherItem {
   /** times it was done, those of what renews it included */
   readonly completions: readonly ServicePoint[];
   /** whether it stands still while the machine does not work */
-  readonly standsStill: boolean;
+  standsStill(): boolean;
   /** its limits, so many of its regular intervals further on; null where nothing says from when they count */
   limitsAhead(ahead: number): readonly Limit[] | null;
 }

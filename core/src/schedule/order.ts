@@ -46,8 +46,6 @@ function compareNames(a: string, b: string): number {
 
 /** Items of a machine worst first, then by name. */
 export function compareAnswers(a: DueAnswer, b: DueAnswer): number {
-  const byState = compareStates(a.state, b.state);
-  if (byState !== 0) return byState;
   return compareUrgency(urgencyOf(a), urgencyOf(b)) || compareNames(a.item.name, b.item.name);
 }
 

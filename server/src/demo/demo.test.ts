@@ -33,17 +33,23 @@ function fleetOn(now: Instant): FleetSchedule {
   return new FleetSchedule(new SiteCalendar(new SetClock(now)), new Seasons(work), new FleetFacts());
 }
 
+/** A database that holds the demonstration of a moment for the tests of a block. */
+function demonstrationOn(now: Instant) {
+  const made = {} as { database: Awaited<ReturnType<typeof testDatabase>> };
+  beforeAll(async () => {
+    made.database = await testDatabase();
+    await makeSchema(made.database.sequelize);
+    await loadDemonstration(made.database.sequelize, now);
+  });
+  afterAll(() => made.database.drop());
+  return made;
+}
+
 describe.each(['2026-11-23T12:00:00Z', '2027-05-13T12:00:00Z', '2028-02-29T00:30:00Z'])(
   'the demonstration on %s',
   (day) => {
     const now: Instant = instant(day);
-    let database: Awaited<ReturnType<typeof testDatabase>>;
-    beforeAll(async () => {
-      database = await testDatabase();
-      await makeSchema(database.sequelize);
-      await loadDemonstration(database.sequelize, now);
-    });
-    afterAll(() => database.drop());
+    const demonstration = demonstrationOn(now);
 
     it('has something true to show in every state', async () => {
       const machines = await fleetOn(now).read();
@@ -86,7 +92,10 @@ describe.each(['2026-11-23T12:00:00Z', '2027-05-13T12:00:00Z', '2028-02-29T00:30
     });
 
     it('has a shelf that never went below nothing', async () => {
-      const shelf = new Shelf(new UnitOfWork(database.sequelize, new LiveFeed()), new SetClock(now));
+      const shelf = new Shelf(
+        new UnitOfWork(demonstration.database.sequelize, new LiveFeed()),
+        new SetClock(now),
+      );
       const articles = await shelf.list();
       expect(articles.length).toBeGreaterThan(10);
       for (const { name, onHand } of articles) expect([name, onHand >= 0]).toEqual([name, true]);
@@ -97,13 +106,7 @@ describe.each(['2026-11-23T12:00:00Z', '2027-05-13T12:00:00Z', '2028-02-29T00:30
 
 describe.each(['2026-11-25T12:00:00Z', '2027-02-10T12:00:00Z'])('Today in winter, on %s', (day) => {
   const now: Instant = instant(day);
-  let database: Awaited<ReturnType<typeof testDatabase>>;
-  beforeAll(async () => {
-    database = await testDatabase();
-    await makeSchema(database.sequelize);
-    await loadDemonstration(database.sequelize, now);
-  });
-  afterAll(() => database.drop());
+  demonstrationOn(now);
 
   /** Lines that count nothing but days in use. */
   const isOfUse = ({ item }: DueAnswer) => item.triggers.every((trigger) => isInUse(trigger, item));

@@ -10,7 +10,7 @@ import { parseFigure } from '../words/figures.js';
 import type { BookDraft, DraftLine } from './bookDraft.js';
 import { CONSEQUENCE_WORDS } from './bookWords.js';
 import styles from './books.module.css';
-import { EMPTY, Figure, KINDS, RuleFields, ruleOf } from './RuleFields.js';
+import { EMPTY, Figure, KINDS, otherLines, RuleFields, ruleOf } from './RuleFields.js';
 import type { Kind, Typed } from './RuleFields.js';
 
 function usualConsequence({ action, component }: DraftLine): string {
@@ -99,13 +99,7 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
         slotProps={{ select: { multiple: true }, inputLabel: { shrink: true } }}
         helperText="Besides the weaker ones on its component: replacing is more than cleaning, cleaning more than looking"
       >
-        {draft.lines
-          .filter(({ key, name }) => key !== line.key && name !== '')
-          .map(({ key, name }) => (
-            <MenuItem key={key} value={name}>
-              {name}
-            </MenuItem>
-          ))}
+        {otherLines(draft, line)}
       </TextField>
       <Figure
         label="Ripe so many hours before (empty: a tenth, 1 to 10 h)"

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { parseTrigger } from '@yugator/core';
 import type { Trigger } from '@yugator/core';
 import { seasonQueries } from '../season/seasonQueries.js';
+import type { ReactNode } from 'react';
 import { parseFigure } from '../words/figures.js';
 import type { BookDraft, DraftLine } from './bookDraft.js';
 
@@ -124,6 +125,17 @@ function SeasonFields({ typed, onType }: Pick<FieldsProps, 'typed' | 'onType'>) 
   );
 }
 
+/** The other lines of the book, to be chosen from by their names. */
+export function otherLines({ lines }: BookDraft, line: DraftLine): ReactNode {
+  return lines
+    .filter(({ key, name }) => key !== line.key && name !== '')
+    .map(({ key, name }) => (
+      <MenuItem key={key} value={name}>
+        {name}
+      </MenuItem>
+    ));
+}
+
 /** What is typed of a rule, by its kind. */
 export function RuleFields({ typed, line, draft, onType }: FieldsProps) {
   switch (typed.kind) {
@@ -138,13 +150,7 @@ export function RuleFields({ typed, line, draft, onType }: FieldsProps) {
             value={typed.other}
             onChange={(event) => onType({ other: event.target.value })}
           >
-            {draft.lines
-              .filter(({ key, name }) => key !== line.key && name !== '')
-              .map(({ key, name }) => (
-                <MenuItem key={key} value={name}>
-                  {name}
-                </MenuItem>
-              ))}
+            {otherLines(draft, line)}
           </TextField>
           <Figure label="Each n-th time" value={typed.n} onType={(n) => onType({ n })} />
           <Figure

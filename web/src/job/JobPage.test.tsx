@@ -5,9 +5,10 @@ import { handsOnMinutes, sheetSteps } from '@yugator/core';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
-import { SITE } from '../testing/fixtures.js';
+import { dueLine, hoursLimit, SITE } from '../testing/fixtures.js';
 import { ITEMS, item, job, KIT } from '../testing/jobs.js';
 import { JobPage } from './JobPage.js';
+import { outcomeWords } from './outcomeWords.js';
 
 const ANSEL = '00000000-0000-7000-8000-000000000001';
 const DEFECT = '00000000-0000-7000-8000-000000000002';
@@ -252,6 +253,21 @@ describe('what became of it', () => {
     press('Keep');
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     expect(writes.at(-1)?.body).toMatchObject({ outcome: 'defect', severity: 'soon', note: 'Box cracked' });
+  });
+
+  it('kept counts the hours of the meter that the item runs on', async () => {
+    const due = dueLine({ itemId: 'air', limits: [hoursLimit({ meter: 'loader' })] });
+    now = job({ items: job().items.map((each) => (each.itemId === 'air' ? { ...each, due } : each)) });
+    await show();
+    press('Otherwise: Air filter: look at');
+    const dialog = within(await screen.findByRole('dialog'));
+    fireEvent.change(dialog.getByLabelText('Until the loader has'), { target: { value: '20' } });
+    press('Keep');
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    expect(writes.at(-1)?.body).toMatchObject({ outcome: 'kept', untilLife: 20, untilMeter: 'loader' });
+    const words = { ...item('air', 'kept'), untilLife: 20, note: '' };
+    expect(outcomeWords({ ...words, untilMeter: 'loader' }, '2027-05-13')).toContain('until 20.0 loader h');
+    expect(outcomeWords({ ...words, untilMeter: 'engine' }, '2027-05-13')).toContain('until 20.0 h');
   });
 
   it('is signed off with what stands in the form, and keeps it when the server refuses', async () => {

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen, within } from '@testing-library/react';
 import type { DueLineDto, MachineDetailDto, Role } from '@yugator/contracts';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
@@ -86,6 +86,30 @@ describe('the schedule of a machine', () => {
     expect(screen.getAllByText('never recorded').length).toBeGreaterThan(0);
     expect(screen.queryByRole('checkbox')).toBeNull();
     expect(screen.queryByRole('button', { name: /job|Say when/ })).toBeNull();
+  });
+
+  it('asks for the hours of a loader that nobody told about, not for when it was last done', () => {
+    const trigger = { kind: 'everyHours', hours: 10, meter: 'loader', grid: null } as const;
+    const pins = {
+      ...line('Pins', 'noRecord', 0, 12),
+      limits: [],
+      unresolved: [{ code: 'noMeter', trigger }],
+    };
+    show('crewLead', machine({ lines: [pins as DueLineDto] }));
+    expect(screen.getAllByText('needs its loader’s hours').length).toBeGreaterThan(0);
+    expect(screen.getByText(/every 10 loader h: give the share or the meter .* under Details/)).toBeDefined();
+    expect(screen.queryByText('never recorded')).toBeNull();
+    expect(screen.queryByRole('button', { name: /Say when/ })).toBeNull();
+  });
+
+  it('tells of a line that rests that it does, and where the rule is explained', () => {
+    show('operator', machine({ lines: [line('Grease', 'resting', -3, 12)] }));
+    fireEvent.click(screen.getByRole('button', { name: /^Grease:/ }));
+    const why = within(screen.getByRole('dialog', { name: 'Why: Grease' }));
+    expect(why.getByText('rests as long as the machine does not work')).toBeDefined();
+    expect(why.getByRole('link', { name: 'How this is reckoned' }).getAttribute('href')).toBe(
+      '/help/schedule#a-machine-at-rest',
+    );
   });
 
   it('tells why at the flag of each lane, and once more as a table', () => {
