@@ -43,10 +43,10 @@ console.log(
 benchSchedule();
 benchSheet();
 if (!benchDue(root, against)) process.exitCode = 1;
-const inUse = await withFleet(root, '8498', async (client, today) => {
+const inUse = await withFleet(root, '8498', async (client, today, loop) => {
   await benchToday(client);
   const perSecond = await throughput(client);
-  const isQuick = await benchStandstill(client, today);
+  const isQuick = await benchStandstill(client, today, loop);
   return { perSecond, isQuick };
 });
 console.log(`  ordinary requests answered in a second          ${inUse.perSecond.toFixed(0)}`);

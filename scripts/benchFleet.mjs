@@ -2,8 +2,10 @@
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { Agent, request } from 'node:http';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { addDays, civilDate } from '@yugator/core';
 
 export const MACHINES = 1000;
@@ -11,10 +13,33 @@ export const ITEMS = 30;
 const WEEKS = 104;
 const PASSWORD = 'a short sentence';
 
+const loopSocket = (data) => join(data, 'loop.sock');
+
+/** Asks the server of a data folder how long its event loop was held, in milliseconds, since it was last asked. */
+function loopOf(data) {
+  const socket = connect(loopSocket(data));
+  return {
+    longest: () =>
+      new Promise((resolve, reject) => {
+        socket.once('data', (chunk) => resolve(Number(chunk)));
+        socket.once('error', reject);
+        socket.write('?');
+      }),
+    stop: () => socket.destroy(),
+  };
+}
+
 /** Starts the program of a checkout on no data; older ones print no set-up code. */
 function start(root, data, port) {
   return new Promise((resolve, reject) => {
-    const child = spawn('./start', ['--data', data, '--port', port, '--empty'], { cwd: root });
+    const child = spawn('./start', ['--data', data, '--port', port, '--empty'], {
+      cwd: root,
+      env: {
+        ...process.env,
+        NODE_OPTIONS: `--import ${fileURLToPath(new URL('loopDelay.mjs', import.meta.url))}`,
+        YUGATOR_LOOP_SOCKET: loopSocket(data),
+      },
+    });
     let output = '';
     child.stdout.on('data', (chunk) => {
       output += chunk;
@@ -155,6 +180,7 @@ export function fleetFile(from, to, today) {
 export async function withFleet(root, port, work) {
   const data = mkdtempSync(join(tmpdir(), 'yugator-fleet-'));
   const { child, code } = await start(root, data, port);
+  const loop = loopOf(data);
   try {
     const client = await signedIn(port, code);
     const { today } = await client.want('GET', '/session');
@@ -164,8 +190,9 @@ export async function withFleet(root, port, work) {
         isTrial: false,
       });
     }
-    return await work(client, today);
+    return await work(client, today, loop);
   } finally {
+    loop.stop();
     child.kill('SIGTERM');
     await new Promise((resolve) => child.once('exit', resolve));
     rmSync(data, { recursive: true, force: true });

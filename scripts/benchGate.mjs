@@ -3,7 +3,8 @@ import { spawn } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { fleetFile } from './benchFleet.mjs';
 
-const MOST_STANDSTILL_MS = 50;
+/** No request may hold the server's loop for longer. What the others wait is more: the two processors are busy with the asking, too. */
+const LONGEST_HOLD_MS = 50;
 const ORDINARY = ['/session', '/books', '/people', '/articles', '/seasons', '/site', '/used-oil'];
 const REQUESTS = 3_000;
 const AT_ONCE = 8;
@@ -103,21 +104,23 @@ function hostile(today, machineIds) {
   ];
 }
 
-/** Prints the longest standstill for each request that is large or hostile, and returns whether all stay within the limit. */
-export async function benchStandstill(client, today) {
+/** Prints how long each request that is large or hostile holds the loop, and others up; returns whether all stay within the limit. */
+export async function benchStandstill(client, today, loop) {
   const machines = await client.want('GET', '/machines');
   const ids = machines.map(({ id }) => id);
   const ping = pinger(client.port);
   let isWithin = true;
   const row = async (what, work) => {
     await ping.slowest();
+    await loop.longest();
     const began = performance.now();
     const status = await work();
     const took = performance.now() - began;
+    const held = await loop.longest();
     const slowest = await ping.slowest();
-    if (slowest > MOST_STANDSTILL_MS) isWithin = false;
+    if (held > LONGEST_HOLD_MS) isWithin = false;
     console.log(
-      `  others wait ${slowest.toFixed(0).padStart(4)} ms (at most ${MOST_STANDSTILL_MS}) during ${what} (${status}, ${took.toFixed(0)} ms)`,
+      `  loop held ${held.toFixed(0).padStart(3)} ms (at most ${LONGEST_HOLD_MS}), others wait ${slowest.toFixed(0).padStart(3)} ms during ${what} (${status}, ${took.toFixed(0)} ms)`,
     );
   };
   const ask = (method, path, body) =>
