@@ -17,6 +17,12 @@ const noClock = [
   },
 ];
 
+/** An object spread into another from where it is written is not checked for keys that its type does not have. */
+const noSpreadLiteral = {
+  selector: 'ObjectExpression > SpreadElement > ObjectExpression.argument',
+  message: 'Write the properties themselves: a misspelt one would go unseen here.',
+};
+
 /** Forbids the imports that would turn an arrow of docs/architecture.md round. */
 function arrows(patterns) {
   return { 'no-restricted-imports': ['error', { patterns }] };
@@ -37,8 +43,14 @@ export default tseslint.config(
   {
     languageOptions: {
       globals: {
-        ...{ process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly' },
-        ...{ performance: 'readonly', setInterval: 'readonly', setTimeout: 'readonly', Buffer: 'readonly' },
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+        performance: 'readonly',
+        setInterval: 'readonly',
+        setTimeout: 'readonly',
+        Buffer: 'readonly',
       },
     },
     rules: {
@@ -48,13 +60,32 @@ export default tseslint.config(
       'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       complexity: ['error', 14],
       eqeqeq: 'error',
+      'no-restricted-syntax': ['error', noSpreadLiteral],
+    },
+  },
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    languageOptions: {
+      parserOptions: {
+        project: ['tsconfig.tests.json', 'web/tsconfig.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: false, requireDefaultForNonUnion: false },
+      ],
     },
   },
   {
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts', 'core/src/**/testing/**'],
     rules: {
-      'no-restricted-syntax': ['error', ...noClock],
+      'no-restricted-syntax': ['error', noSpreadLiteral, ...noClock],
       ...arrows([{ regex: '^[^.]', message: 'core imports nothing but its own files.' }]),
     },
   },

@@ -56,10 +56,17 @@ const ACTIONS = ['replace', 'clean', 'inspect', 'grease'];
 
 function book() {
   return {
-    ...{ name: 'Bench book', machineClass: 'zeroTurn', meter: 'engine' },
+    name: 'Bench book',
+    machineClass: 'zeroTurn',
+    meter: 'engine',
     items: Array.from({ length: ITEMS }, (_, index) => ({
-      ...{ name: `Item ${index}`, action: ACTIONS[index % 4], component: `component ${index >> 1}` },
-      ...{ renews: [], minutes: 10, reference: '', note: '' },
+      name: `Item ${index}`,
+      action: ACTIONS[index % 4],
+      component: `component ${index >> 1}`,
+      renews: [],
+      minutes: 10,
+      reference: '',
+      note: '',
       triggers: [
         { kind: 'everyHours', hours: INTERVALS[index % 6], meter: 'engine', grid: null },
         ...(index % 2 ? [{ kind: 'everyCalendar', count: 12, unit: 'month' }] : []),
@@ -74,34 +81,30 @@ function machine(number, today) {
   const life = (week) => Math.round(perWeek * (week + 1) * 10) / 10;
   const services = [20, 45, 70, 95].flatMap((week) =>
     Array.from({ length: ITEMS }, (_, index) => ({
-      ...{ book: 'Bench book', item: `Item ${index}` },
-      ...{ on: addDays(start, 7 * (week + (index % 8)) + 1), life: life(week + (index % 8)) },
+      book: 'Bench book',
+      item: `Item ${index}`,
+      on: addDays(start, 7 * (week + (index % 8)) + 1),
+      life: life(week + (index % 8)),
     })),
   );
   return {
-    ...{
-      tag: `B-${number}`,
-      name: `Machine ${number}`,
-      machineClass: 'zeroTurn',
-      make: '',
-      model: '',
-      fuel: 'gasoline',
-    },
-    ...{
-      shed: `Shed ${number % 5}`,
-      walkOrder: number % 100,
-      inServiceOn: start,
-      inServiceHours: 0,
-      cameNew: true,
-    },
-    ...{
-      status: 'inService',
-      books: ['Bench book'],
-      attachments: [],
-      overrides: [],
-      segments: [],
-      declared: [],
-    },
+    tag: `B-${number}`,
+    name: `Machine ${number}`,
+    machineClass: 'zeroTurn',
+    make: '',
+    model: '',
+    fuel: 'gasoline',
+    shed: `Shed ${number % 5}`,
+    walkOrder: number % 100,
+    inServiceOn: start,
+    inServiceHours: 0,
+    cameNew: true,
+    status: 'inService',
+    books: ['Bench book'],
+    attachments: [],
+    overrides: [],
+    segments: [],
+    declared: [],
     seasons: [{ season: 'Mowing', hoursPerWeek: 4 + (number % 5) }],
     readings: Array.from({ length: WEEKS }, (_, week) => ({
       at: `${addDays(start, 7 * week + 1)}T15:${10 + (number % 50)}:00Z`,
@@ -124,7 +127,11 @@ export class Client {
     return new Promise((resolve, reject) => {
       const sent = request(
         {
-          ...{ host: '127.0.0.1', port: this.port, agent: this.agent, method, path: `/api${path}` },
+          host: '127.0.0.1',
+          port: this.port,
+          agent: this.agent,
+          method,
+          path: `/api${path}`,
           headers: {
             cookie: this.cookie,
             ...(body ? { 'content-type': 'application/json' } : {}),
@@ -136,7 +143,9 @@ export class Client {
           answer.on('data', (chunk) => chunks.push(chunk));
           answer.on('end', () =>
             resolve({
-              ...{ status: answer.statusCode, headers: answer.headers, took: performance.now() - began },
+              status: answer.statusCode,
+              headers: answer.headers,
+              took: performance.now() - began,
               body: Buffer.concat(chunks),
             }),
           );
@@ -170,8 +179,11 @@ export function fleetFile(from, to, today) {
   const year = Number(today.slice(0, 4));
   const years = [{ year, firstDay: `${year}-01-01`, lastDay: `${year}-12-31` }];
   return {
-    ...{ format: 'yugator-fleet', version: 1, site: { timeZone: 'Europe/London', hoursGrid: 'sinceDone' } },
-    ...{ seasons: [{ name: 'Mowing', years }], books: [book()] },
+    format: 'yugator-fleet',
+    version: 1,
+    site: { timeZone: 'Europe/London', hoursGrid: 'sinceDone' },
+    seasons: [{ name: 'Mowing', years }],
+    books: [book()],
     machines: Array.from({ length: to - from }, (_, index) => machine(from + index, day)),
   };
 }

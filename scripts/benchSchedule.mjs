@@ -77,8 +77,11 @@ function machine(number) {
       { seasonId: 'mowing', hoursPerWeek: 4 + (number % 5) },
       { seasonId: 'leaves', hoursPerWeek: 3 },
     ],
-    ...{ status: { kind: 'inService', since: null }, omitted: [] },
-    ...{ readings, items, history },
+    status: { kind: 'inService', since: null },
+    omitted: [],
+    readings,
+    items,
+    history,
   };
 }
 

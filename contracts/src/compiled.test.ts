@@ -22,16 +22,33 @@ type Class = new () => object;
 
 const ID = '00000000-0000-7000-8000-000000000001';
 const LINE = {
-  ...{ name: 'Engine oil', action: 'replace', component: 'engine oil', renews: [], minutes: 30 },
+  name: 'Engine oil',
+  action: 'replace',
+  component: 'engine oil',
+  renews: [],
+  minutes: 30,
   triggers: [
     { kind: 'everyHours', hours: 50, meter: 'engine', grid: null },
     { kind: 'everyCalendar', count: 7, unit: 'day', inUse: true },
   ],
-  ...{ reference: '', note: '', windowHours: null, windowDays: 7, consequence: null },
+  reference: '',
+  note: '',
+  windowHours: null,
+  windowDays: 7,
+  consequence: null,
 };
 const MACHINE = {
-  ...{ tag: 'T-1', name: 'Jos\u00e9', machineClass: 'zeroTurn', make: '', model: '', fuel: 'gasoline' },
-  ...{ shed: 'Yard', walkOrder: 1, inServiceOn: '2026-04-01', inServiceHours: 12.5, cameNew: true },
+  tag: 'T-1',
+  name: 'Jos\u00e9',
+  machineClass: 'zeroTurn',
+  make: '',
+  model: '',
+  fuel: 'gasoline',
+  shed: 'Yard',
+  walkOrder: 1,
+  inServiceOn: '2026-04-01',
+  inServiceHours: 12.5,
+  cameNew: true,
 };
 const POINT = { book: 'Book', item: 'Engine oil', on: '2026-05-12', life: 212.4 };
 /** One body that is right for each of some classes. */
@@ -51,19 +68,19 @@ const BODIES: [Class, Fields][] = [
   [
     FleetFileDto,
     {
-      ...{ format: 'yugator-fleet', version: 1, site: { timeZone: 'Europe/London', hoursGrid: 'sinceDone' } },
+      format: 'yugator-fleet',
+      version: 1,
+      site: { timeZone: 'Europe/London', hoursGrid: 'sinceDone' },
       seasons: [{ name: 'Mowing', years: [{ year: 2026, firstDay: '2026-03-24', lastDay: '2026-10-24' }] }],
       books: [{ name: 'Book', machineClass: 'zeroTurn', meter: 'engine', items: [LINE] }],
       machines: [
         {
-          ...{
-            ...MACHINE,
-            status: 'laidUp',
-            statusSince: null,
-            books: ['Book'],
-            overrides: [],
-            declared: [],
-          },
+          ...MACHINE,
+          status: 'laidUp',
+          statusSince: null,
+          books: ['Book'],
+          overrides: [],
+          declared: [],
           seasons: [{ season: 'Mowing', hoursPerWeek: 8 }],
           attachments: [{ kind: 'loader', name: 'Loader', share: 0.2, hoursAtStart: 0, engineAtStart: 0 }],
           segments: [{ startsAt: '2026-04-01T00:00:00Z', offset: -12.5 }],

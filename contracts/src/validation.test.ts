@@ -38,7 +38,9 @@ describe('what crosses the wire', () => {
   it('is taken when it is right, blanks at its ends cut off', () => {
     expect(check(SignOffDto, SIGN_OFF)).toEqual([]);
     const person = checkBody(CreatePersonDto, {
-      ...{ name: '  Dru Halloway ', role: 'operator', password: 'long enough, that' },
+      name: '  Dru Halloway ',
+      role: 'operator',
+      password: 'long enough, that',
     });
     expect(person.value?.name).toBe('Dru Halloway');
   });
@@ -107,7 +109,8 @@ describe('what crosses the wire', () => {
 
   it('is checked the same whether its list is long or short, entry by entry', () => {
     const reading = (index: number, over: object = {}) => ({
-      ...{ machineId: `00000000-0000-7000-8000-${String(index).padStart(12, '0')}`, shown: index },
+      machineId: `00000000-0000-7000-8000-${String(index).padStart(12, '0')}`,
+      shown: index,
       ...over,
     });
     const long = Array.from({ length: 300 }, (_, index) => reading(index));

@@ -15,17 +15,24 @@ beforeAll(() => {
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 const machine = {
-  ...{
-    tag: 'M-07',
-    name: 'Lakeside',
-    machineClass: 'zeroTurn',
-    make: '',
-    model: '',
-    fuel: 'gasoline',
-    shed: 'North',
-  },
-  ...{ walkOrder: 1, inServiceOn: '2026-04-01', inServiceHours: 0, cameNew: true, status: 'inService' },
-  ...{ books: ['Verrick'], seasons: [], attachments: [], overrides: [], segments: [], declared: [] },
+  tag: 'M-07',
+  name: 'Lakeside',
+  machineClass: 'zeroTurn',
+  make: '',
+  model: '',
+  fuel: 'gasoline',
+  shed: 'North',
+  walkOrder: 1,
+  inServiceOn: '2026-04-01',
+  inServiceHours: 0,
+  cameNew: true,
+  status: 'inService',
+  books: ['Verrick'],
+  seasons: [],
+  attachments: [],
+  overrides: [],
+  segments: [],
+  declared: [],
   readings: [
     { at: '2027-02-12T12:00:00Z', shown: 222.4 },
     { at: '2027-05-12T12:00:00Z', shown: 268.6 },
@@ -33,23 +40,25 @@ const machine = {
   done: [{ book: 'Verrick', item: 'Engine oil', on: '2027-04-20', life: 212.4 }],
 };
 const FILE = {
-  ...{
-    format: 'yugator-fleet',
-    version: 1,
-    site: { timeZone: 'Europe/London', hoursGrid: 'sinceDone' },
-    seasons: [],
-  },
+  format: 'yugator-fleet',
+  version: 1,
+  site: { timeZone: 'Europe/London', hoursGrid: 'sinceDone' },
+  seasons: [],
   books: [
     {
-      ...{ name: 'Verrick', machineClass: 'zeroTurn', meter: 'engine' },
+      name: 'Verrick',
+      machineClass: 'zeroTurn',
+      meter: 'engine',
       items: [
         {
-          ...{ name: 'Engine oil', action: 'replace', component: 'engine oil', renews: [], minutes: 30 },
-          ...{
-            reference: '',
-            note: '',
-            triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
-          },
+          name: 'Engine oil',
+          action: 'replace',
+          component: 'engine oil',
+          renews: [],
+          minutes: 30,
+          reference: '',
+          note: '',
+          triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
         },
       ],
     },
@@ -80,18 +89,14 @@ describe('the door for scripts', () => {
       today: '2027-05-13',
       lines: [
         {
-          ...{
-            machine: 'M-07',
-            item: 'Engine oil',
-            state: 'overdue',
-            dueHours: 262.4,
-            left: -6.2,
-            dueOn: '2027-04-30',
-          },
-          ...{
-            deciding: { kind: 'everyHours', hours: 50 },
-            baseline: { kind: 'completion', on: '2027-04-20' },
-          },
+          machine: 'M-07',
+          item: 'Engine oil',
+          state: 'overdue',
+          dueHours: 262.4,
+          left: -6.2,
+          dueOn: '2027-04-30',
+          deciding: { kind: 'everyHours', hours: 50 },
+          baseline: { kind: 'completion', on: '2027-04-20' },
         },
       ],
     });

@@ -45,7 +45,10 @@ function firstFaults(errors: readonly ValidationError[]): FieldFaultDto[] {
 }
 
 const RULES = {
-  ...{ whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true, stopAtFirstError: true },
+  whitelist: true,
+  forbidNonWhitelisted: true,
+  forbidUnknownValues: true,
+  stopAtFirstError: true,
 } as const;
 
 function boundFaults(dto: Class, body: Record<string, unknown>): FieldFaultDto[] {

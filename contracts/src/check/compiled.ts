@@ -139,7 +139,8 @@ function compile(dto: Class): Rules | null {
     return true;
   };
   return {
-    ...{ instanceOf, isRight },
+    instanceOf,
+    isRight,
     read(body) {
       const instance = instanceOf(body);
       return instance && isRight(instance) ? instance : null;

@@ -44,22 +44,15 @@ function* walk(value: unknown, path: readonly (string | number)[]): Generator<Fi
 
 /** Whether every value in a body could be kept as it is: the same as finding no fault, without saying where they are. */
 export function isPlain(value: unknown): boolean {
-  switch (typeof value) {
-    case 'string':
-      return textFault(value) === null;
-    case 'number':
-      return numberFault(value) === null;
-    case 'object':
-      if (value === null) return true;
-      if (Array.isArray(value)) return value.every(isPlain);
-      for (const key of Object.keys(value)) {
-        if (RESERVED.has(key) || textFault(key) !== null) return false;
-        if (!isPlain((value as Record<string, unknown>)[key])) return false;
-      }
-      return true;
-    default:
-      return true;
+  if (typeof value === 'string') return textFault(value) === null;
+  if (typeof value === 'number') return numberFault(value) === null;
+  if (typeof value !== 'object' || value === null) return true;
+  if (Array.isArray(value)) return value.every(isPlain);
+  for (const key of Object.keys(value)) {
+    if (RESERVED.has(key) || textFault(key) !== null) return false;
+    if (!isPlain((value as Record<string, unknown>)[key])) return false;
   }
+  return true;
 }
 
 /** The first `most` values in a body, of whatever class, that could not be kept as they are: odd texts, figures and names. */

@@ -24,7 +24,9 @@ function isFound(value: unknown): boolean {
 export function IsFound(): PropertyDecorator {
   return (target, propertyName) => {
     registerDecorator({
-      ...{ name: 'isFound', target: target.constructor, propertyName: String(propertyName) },
+      name: 'isFound',
+      target: target.constructor,
+      propertyName: String(propertyName),
       options: { message: 'Send what was found as figures and words, 20 fields at most.' },
       validator: { validate: isFound },
     });

@@ -234,8 +234,16 @@ export class SpecCardDto {
 /** A card on which nothing stands yet. */
 export function emptySpecCard(): SpecCardDto {
   return {
-    ...{ fluids: [], torques: [], plugs: [], tyres: [], plays: [], decks: [] },
-    ...{ charging: [], fittings: [], filters: [], tools: [] },
+    fluids: [],
+    torques: [],
+    plugs: [],
+    tyres: [],
+    plays: [],
+    decks: [],
+    charging: [],
+    fittings: [],
+    filters: [],
+    tools: [],
   };
 }
 

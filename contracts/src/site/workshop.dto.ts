@@ -14,7 +14,9 @@ function isHouseRules(value: unknown): boolean {
 function IsHouseRules(): PropertyDecorator {
   return (target, propertyName) => {
     registerDecorator({
-      ...{ name: 'isHouseRules', target: target.constructor, propertyName: String(propertyName) },
+      name: 'isHouseRules',
+      target: target.constructor,
+      propertyName: String(propertyName),
       options: { message: 'Choose one of the ways that are offered for each rule.' },
       validator: { validate: isHouseRules },
     });

@@ -47,6 +47,18 @@ describe('a row of a maintenance chart', () => {
     );
   });
 
+  it('keeps 100 days and 1 month apart, whatever their figures come to', () => {
+    const hundredDays = { kind: 'everyCalendar', count: 100, unit: 'day', inUse: null } as const;
+    const month = { kind: 'everyCalendar', count: 1, unit: 'month', inUse: null } as const;
+    const columns = columnsOf([month, hundredDays]);
+    expect(columns).toEqual([
+      { kind: 'calendar', count: 100, unit: 'day' },
+      { kind: 'calendar', count: 1, unit: 'month' },
+    ]);
+    const { row } = rowOf(columns, [month]);
+    expect(triggersOfRow(columns, row, 'engine')).toEqual([month]);
+  });
+
   it('leaves to the side what no cell can hold', () => {
     const storage = { kind: 'storage', days: 30 } as const;
     expect(rowOf(COLUMNS, [storage, everyHours(100)])).toEqual({

@@ -38,11 +38,13 @@ export function triggersOfRow(columns: readonly ChartColumn[], row: ChartRow, me
   });
 }
 
+const UNITS = ['hour', 'day', 'month'] as const;
+
 /** Orders columns as charts print them: hours, then days, then months. */
 export function compareColumns(a: ChartColumn, b: ChartColumn): number {
-  const size = (column: ChartColumn) =>
-    column.kind === 'hours' ? column.hours : column.count * (column.unit === 'day' ? 1e6 : 1e8);
-  return size(a) - size(b);
+  const unit = (column: ChartColumn) => UNITS.indexOf(column.kind === 'hours' ? 'hour' : column.unit);
+  const size = (column: ChartColumn) => (column.kind === 'hours' ? column.hours : column.count);
+  return unit(a) - unit(b) || size(a) - size(b);
 }
 
 function columnOf(trigger: Trigger): ChartColumn | null {
@@ -53,13 +55,15 @@ function columnOf(trigger: Trigger): ChartColumn | null {
     case 'firstCalendar':
     case 'everyCalendar':
       return { kind: 'calendar', count: trigger.count, unit: trigger.unit };
-    default:
+    case 'seasonEdge':
+    case 'everyNth':
+    case 'storage':
       return null;
   }
 }
 
 function isSameColumn(a: ChartColumn, b: ChartColumn): boolean {
-  return compareColumns(a, b) === 0 && a.kind === b.kind;
+  return compareColumns(a, b) === 0;
 }
 
 /** The columns that a chart needs for these triggers, in order, each once. */

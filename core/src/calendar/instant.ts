@@ -19,8 +19,14 @@ function clockOf(timeZone: string): Intl.DateTimeFormat {
   const known = clocks.get(timeZone);
   if (known) return known;
   const made = new Intl.DateTimeFormat('en-CA', {
-    ...{ timeZone, hourCycle: 'h23', year: 'numeric', month: '2-digit', day: '2-digit' },
-    ...{ hour: '2-digit', minute: '2-digit', second: '2-digit' },
+    timeZone,
+    hourCycle: 'h23',
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
   });
   clocks.set(timeZone, made);
   return made;

@@ -99,10 +99,15 @@ describe('other checks', () => {
 
   it('a deck is level sideways within 3 mm and 3 to 9 mm lower in front (common practice)', () => {
     expect(judgeDeck({ left: 76, right: 78, front: 74, rear: 80 }, USUAL_DECK)).toEqual({
-      ...{ sideways: 2, rake: 6, isLevelSideways: true, isRaked: true },
+      sideways: 2,
+      rake: 6,
+      isLevelSideways: true,
+      isRaked: true,
     });
     expect(judgeDeck({ left: 76, right: 80, front: 80, rear: 78 }, USUAL_DECK)).toMatchObject({
-      ...{ rake: -2, isLevelSideways: false, isRaked: false },
+      rake: -2,
+      isLevelSideways: false,
+      isRaked: false,
     });
     // Tips within an eighth of an inch (common practice), 3.175 mm.
     expect(isBladeStraight(80, 83.175, USUAL_TIPS_WITHIN)).toBe(true);

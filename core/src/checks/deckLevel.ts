@@ -34,7 +34,9 @@ export function judgeDeck({ left, right, front, rear }: DeckHeights, limits: Dec
   const sideways = Math.abs(left - right);
   const rake = rear - front;
   return {
-    ...{ sideways, rake, isLevelSideways: sideways <= limits.sidewaysWithin + ROUNDING },
+    sideways,
+    rake,
+    isLevelSideways: sideways <= limits.sidewaysWithin + ROUNDING,
     isRaked: judgeRange(rake, limits).kind === 'within',
   };
 }

@@ -7,7 +7,11 @@ const LOADER_HOURS = { kind: 'everyHours', hours: 10, meter: 'loader', grid: nul
 
 function line(name: string, triggers: readonly unknown[], over: Partial<FileItem> = {}): FileItem {
   return {
-    ...{ name, action: 'replace', component: name, triggers: triggers as Trigger[], renews: [] },
+    name,
+    action: 'replace',
+    component: name,
+    triggers: triggers as Trigger[],
+    renews: [],
     ...over,
   };
 }
@@ -15,14 +19,22 @@ function line(name: string, triggers: readonly unknown[], over: Partial<FileItem
 /** A machine that came new on 1 April 2026, mowed 7 h a week and was last read on 20 October at 200 h. */
 function machine(over: Partial<FileMachine>): FileMachine {
   return {
-    ...{ tag: 'T-1', inServiceOn: '2026-04-01', inServiceHours: 0, cameNew: true, status: 'inService' },
-    ...{ books: ['Book'], seasons: [{ season: 'Mowing', hoursPerWeek: 7 }], attachments: [], overrides: [] },
+    tag: 'T-1',
+    inServiceOn: '2026-04-01',
+    inServiceHours: 0,
+    cameNew: true,
+    status: 'inService',
+    books: ['Book'],
+    seasons: [{ season: 'Mowing', hoursPerWeek: 7 }],
+    attachments: [],
+    overrides: [],
     segments: [],
     readings: [
       { at: '2026-06-01T12:00:00Z', shown: 60 },
       { at: '2026-10-20T12:00:00Z', shown: 200 },
     ],
-    ...{ done: [], declared: [] },
+    done: [],
+    declared: [],
     ...over,
   };
 }

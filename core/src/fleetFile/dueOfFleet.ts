@@ -31,7 +31,13 @@ export function dueOfFleet(file: FleetFile, today: CivilDate): FileDueLine[] {
   return file.machines.flatMap((machine) =>
     machineSchedule(factsOfFile(machine, file.books), context).answers.map(
       ({ item, state, deciding, baseline, earlyOn, expectedOn, lateOn }) => ({
-        ...{ machine: machine.tag, item: item.name, state, baseline, earlyOn, expectedOn, lateOn },
+        machine: machine.tag,
+        item: item.name,
+        state,
+        baseline,
+        earlyOn,
+        expectedOn,
+        lateOn,
         dueHours: deciding?.kind === 'hours' ? deciding.at : null,
         dueOn: deciding?.expectedOn ?? null,
         left: deciding?.left ?? null,

@@ -135,7 +135,10 @@ function withIds(triggers: readonly Trigger[], book: string): Trigger[] {
 function itemsOf(book: Pick<FileBook, 'name' | 'items'>): ScheduleItem[] {
   return book.items.map((item) => ({
     id: fileItemId({ book: book.name, item: item.name }),
-    ...{ name: item.name, action: item.action, component: item.component, dutyFactor: 1 },
+    name: item.name,
+    action: item.action,
+    component: item.component,
+    dutyFactor: 1,
     triggers: withIds(item.triggers, book.name),
     renews: item.renews.map((other) => fileItemId({ book: book.name, item: other })),
     window: { hours: item.windowHours ?? null, days: item.windowDays ?? null },

@@ -10,8 +10,12 @@ import { coldCrankingLimit, gradesFor } from './viscosity.js';
 const LITRES = fc.double({ min: 0, max: 60, noNaN: true });
 
 const NEED: FillNeed = {
-  ...{ capacityWithFilter: 2, capacityWithoutFilter: 1.7, filterChanged: true, prefill: 'none' },
-  ...{ retained: 0, target: 'fullMark' },
+  capacityWithFilter: 2,
+  capacityWithoutFilter: 1.7,
+  filterChanged: true,
+  prefill: 'none',
+  retained: 0,
+  target: 'fullMark',
 };
 
 describe('a fill plan', () => {
@@ -51,8 +55,11 @@ describe('a fill plan', () => {
     fc.assert(
       fc.property(
         fc.record({
-          ...{ capacityWithFilter: LITRES, capacityWithoutFilter: fc.option(LITRES), retained: LITRES },
-          ...{ filterChanged: fc.boolean(), prefill: fc.constantFrom('none', 'half', 'full') },
+          capacityWithFilter: LITRES,
+          capacityWithoutFilter: fc.option(LITRES),
+          retained: LITRES,
+          filterChanged: fc.boolean(),
+          prefill: fc.constantFrom('none', 'half', 'full'),
           target: fc.constantFrom('fullMark', 'shadeUnder'),
         }),
         (drawn) => {

@@ -44,12 +44,20 @@ export function coldCrankingLimit(grade: string): number | null {
 export function gradesFor(approved: readonly ApprovedGrade[], low: number, high: number): GradeAdvice[] {
   const judged = approved.length
     ? approved.map(({ grade, category, fromCelsius, toCelsius }) => ({
-        ...{ grade, category, fromCelsius, toCelsius, basis: 'book' as const },
+        grade,
+        category,
+        fromCelsius,
+        toCelsius,
+        basis: 'book' as const,
         suits: (fromCelsius === null || low >= fromCelsius) && (toCelsius === null || high <= toCelsius),
       }))
     : Object.entries(COLD_CRANKING_CELSIUS).map(([winter, limit]) => ({
-        ...{ grade: winter, category: '', fromCelsius: limit, toCelsius: null },
-        ...{ basis: 'coldCranking' as const, suits: low >= limit },
+        grade: winter,
+        category: '',
+        fromCelsius: limit,
+        toCelsius: null,
+        basis: 'coldCranking' as const,
+        suits: low >= limit,
       }));
   return judged.sort((a, b) => Number(b.suits) - Number(a.suits));
 }

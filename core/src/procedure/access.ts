@@ -40,21 +40,26 @@ export const ACCESS = {
   warm: {
     words: 'engine warm',
     open: act('warmUp', 'Start the engine outside and let it run until the sump is warm to the hand.', 1, {
-      ...{ handsOff: 6, wait: 'warming', cautions: ['exhaust'] },
+      handsOff: 6,
+      wait: 'warming',
+      cautions: ['exhaust'],
     }),
     close: null,
   },
   safe: {
     words: 'key out, brake on',
     open: act('makeSafe', 'Park on level ground. Brake on, key out, wheels chocked, attachments down.', 2, {
-      ...{ cautions: ['machineMoves'], tools: ['wheel chocks'] },
+      cautions: ['machineMoves'],
+      tools: ['wheel chocks'],
     }),
     close: act('closeUp', 'Take the chocks and rags out from under the machine.', 1),
   },
   cool: {
     words: 'engine cool',
     open: act('makeSafe', 'Let the engine cool until you can hold a hand on the cylinder head.', 0, {
-      ...{ handsOff: 20, wait: 'cooling', cautions: ['hotEngine'] },
+      handsOff: 20,
+      wait: 'cooling',
+      cautions: ['hotEngine'],
     }),
     close: null,
   },
@@ -71,10 +76,12 @@ export const ACCESS = {
   batteryOut: {
     words: 'battery out',
     open: act('openUp', 'Take the battery out: negative lead off first, then positive, then the clamp.', 4, {
-      ...{ cautions: ['batteryOrder'], tools: ['10 mm and 13 mm wrenches'] },
+      cautions: ['batteryOrder'],
+      tools: ['10 mm and 13 mm wrenches'],
     }),
     close: act('closeUp', 'Put the battery back: clamp, positive lead, negative lead last.', 4, {
-      ...{ cautions: ['batteryOrder'], tools: ['10 mm and 13 mm wrenches'] },
+      cautions: ['batteryOrder'],
+      tools: ['10 mm and 13 mm wrenches'],
     }),
   },
   deckRaised: {
@@ -84,20 +91,23 @@ export const ACCESS = {
       'Note the height setting. Raise the deck or the front of the machine, and set the stands.',
       5,
       {
-        ...{ cautions: ['raisedDeck'], tools: ['jack and two stands'] },
+        cautions: ['raisedDeck'],
+        tools: ['jack and two stands'],
       },
     ),
     close: act('closeUp', 'Take the stands away, lower the machine, and set the height as it was.', 4, {
-      ...{ cautions: ['raisedDeck'] },
+      cautions: ['raisedDeck'],
     }),
   },
   wheelsOff: {
     words: 'wheels off',
     open: act('openUp', 'Lift the axle onto stands and take the wheels off.', 10, {
-      ...{ cautions: ['raisedDeck'], tools: ['jack and two stands', 'wheel brace'] },
+      cautions: ['raisedDeck'],
+      tools: ['jack and two stands', 'wheel brace'],
     }),
     close: act('closeUp', 'Put the wheels back, nuts crosswise, and lower the machine.', 10, {
-      ...{ cautions: ['raisedDeck'], tools: ['torque wrench'] },
+      cautions: ['raisedDeck'],
+      tools: ['torque wrench'],
     }),
   },
 } as const satisfies Record<string, AccessSpec>;

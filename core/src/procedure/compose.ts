@@ -92,7 +92,10 @@ function stepsOf({ procedure, items }: Asked, setUp: MachineSetUp): SheetStep[] 
           });
     return {
       ...withTorqueRule(own, setUp),
-      ...{ key: keyOf(own), itemIds: items.map(({ id }) => id), access: null, follows },
+      key: keyOf(own),
+      itemIds: items.map(({ id }) => id),
+      access: null,
+      follows,
     };
   });
 }
@@ -145,7 +148,10 @@ function accessStep(
     {
       ...plain,
       ...(isCoolAlready ? { handsOff: 0, wait: null, text: 'Feel the cylinder head: it must be cool.' } : {}),
-      ...{ key: `access.${name}.${side}`, itemIds, access: { name, side }, follows: [] },
+      key: `access.${name}.${side}`,
+      itemIds,
+      access: { name, side },
+      follows: [],
     },
   ];
 }

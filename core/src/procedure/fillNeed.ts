@@ -12,10 +12,13 @@ export function fillNeedOf({ fills, fluid }: Step, setUp: MachineSetUp): FillNee
   if (!fills) return null;
   const { litresWithFilter, litresWithoutFilter, filterChanged } = fills;
   return {
-    ...{ capacityWithFilter: litresWithFilter, capacityWithoutFilter: litresWithoutFilter, filterChanged },
+    capacityWithFilter: litresWithFilter,
+    capacityWithoutFilter: litresWithoutFilter,
+    filterChanged,
     // Only the engine's filter is filled beforehand.
     prefill: fluid === 'engine oil' && filterChanged ? prefillOf(setUp) : 'none',
-    ...{ retained: 0, target: setUp.rules.fillTarget },
+    retained: 0,
+    target: setUp.rules.fillTarget,
   };
 }
 

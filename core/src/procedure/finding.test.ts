@@ -66,7 +66,10 @@ describe('what a job found', () => {
     const [bolts] = found({ 'bolts.torque': { loose: 3, checked: 8 } }).get('Wheel bolts') ?? [];
     expect(bolts && findingWords(bolts, 'metric')).toBe('Loose bolts: 3 of 8');
     const seen: Finding = {
-      ...{ key: 'k', measurement: null, look: 'airFilter', isGood: false },
+      key: 'k',
+      measurement: null,
+      look: 'airFilter',
+      isGood: false,
       found: { sight: 'dark', decided: 'cleanAndRefit', note: 'none on the shelf' },
     };
     expect(findingWords(seen, 'metric')).toBe('No light comes through (none on the shelf)');

@@ -7,7 +7,12 @@ import type { Measurement } from './step.js';
 
 const isUsual = true;
 const PEDALS: Measurement = {
-  ...{ kind: 'freePlay', label: 'Pedals', low: 30, high: 40, equalWithin: 3, isUsual },
+  kind: 'freePlay',
+  label: 'Pedals',
+  low: 30,
+  high: 40,
+  equalWithin: 3,
+  isUsual,
 };
 const CHARGING: Measurement = { kind: 'charging', label: 'Charging', ...USUAL_CHARGING, isUsual };
 const DECK: Measurement = { kind: 'deck', label: 'Tips', ...USUAL_DECK, isUsual };

@@ -48,7 +48,8 @@ describe('what is worth doing in a visit', () => {
     const resting = (deciding: object) =>
       proposeItems(
         ITEMS.map(({ id }) => ({
-          ...{ item: { id }, state: id === AIR.id ? 'resting' : 'fine' },
+          item: { id },
+          state: id === AIR.id ? 'resting' : 'fine',
           deciding: id === AIR.id ? deciding : { used: 0.1 },
         })) as unknown as DueAnswer[],
         setUp(ITEMS, TRACTOR),
@@ -69,7 +70,9 @@ describe('what is worth doing in a visit', () => {
     expect(along).toEqual({
       itemId: AIR.id,
       reason: {
-        ...{ kind: 'openAlready', access: ['hoodOff'], savedMinutes: 4 },
+        kind: 'openAlready',
+        access: ['hoodOff'],
+        savedMinutes: 4,
         thrownAway: expect.closeTo(0.1, 9),
       },
     });
@@ -85,7 +88,9 @@ describe('the yearly service', () => {
   const plugs = work('Spark plugs: replace', 'replace', 'spark plugs');
   const answer = ({ id, component }: typeof oil, used: number): DueAnswer =>
     ({
-      ...{ item: item(id, [every(12, 'month')], { component }), state: 'fine', deciding: { used } },
+      item: item(id, [every(12, 'month')], { component }),
+      state: 'fine',
+      deciding: { used },
     }) as unknown as DueAnswer;
   const propose = (annual: string, visit: 'autumn' | 'spring' | null, usedOfPlugs = 0.7) =>
     proposeItems(

@@ -35,7 +35,10 @@ function drawn({
   items,
 }: typeof SETTINGS extends fc.Arbitrary<infer T> ? T : never): MachineSetUp {
   return setUp(items, {
-    ...{ machineClass, fuel, fittings: { oilDrain, oilFilter, fuelFilter }, rules: withDefaults(rules) },
+    machineClass,
+    fuel,
+    fittings: { oilDrain, oilFilter, fuelFilter },
+    rules: withDefaults(rules),
   });
 }
 

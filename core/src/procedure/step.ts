@@ -96,9 +96,20 @@ export interface Step {
 type Optional = Omit<Step, 'id' | 'phase' | 'text' | 'handsOn'>;
 
 const NOTHING: Optional = {
-  ...{ handsOff: 0, wait: null, needs: ['safe'], cautions: [], tools: [], figures: [], measurement: null },
-  ...{ look: null, rule: null, drains: null, fills: null, after: null },
-  ...{ fluid: null, shared: null },
+  handsOff: 0,
+  wait: null,
+  needs: ['safe'],
+  cautions: [],
+  tools: [],
+  figures: [],
+  measurement: null,
+  look: null,
+  rule: null,
+  drains: null,
+  fills: null,
+  after: null,
+  fluid: null,
+  shared: null,
 };
 
 /** A step with what it says, and nothing besides; the machine is made safe first unless it says otherwise. */

@@ -20,7 +20,9 @@ describe('a machine laid up by hand', () => {
     return [addDays(civilDate('2026-04-01'), 7 * week), 100 + 7 * week] as const;
   });
   const of = {
-    ...{ ...MOWS, items: [grease, oil], readings },
+    ...MOWS,
+    items: [grease, oil],
+    readings,
     history: { grease: done(['2026-06-03', 163]), oil: done(['2026-04-01', 120]) },
   };
 
@@ -32,7 +34,8 @@ describe('a machine laid up by hand', () => {
     // 7 h left of 50, a week at work: it would be coming. Laid up, the date of next April decides.
     expect(answerOn('2026-06-05', 'oil', of)).toMatchObject({ state: 'coming', deciding: { kind: 'hours' } });
     expect(answerOn('2026-06-05', 'oil', laidUp)).toMatchObject({
-      ...{ state: 'fine', expectedOn: '2027-04-01' },
+      state: 'fine',
+      expectedOn: '2027-04-01',
     });
     expect(answerOn('2026-06-05', 'grease', laidUp)).toMatchObject({ state: 'resting', expectedOn: null });
   });

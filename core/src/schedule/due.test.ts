@@ -63,13 +63,17 @@ describe('every 50 h or 12 months', () => {
       ['2026-05-12', 242.4],
     ] as const;
     const byHours = answerOn('2026-05-13', 'oil', {
-      ...{ ...WORKING, items: [OIL], readings },
+      ...WORKING,
+      items: [OIL],
+      readings,
       history: { oil: done(['2025-06-20', 212.4]) },
     });
     expect(byHours.deciding).toMatchObject({ kind: 'hours', left: 20 });
     expect(byHours.expectedOn).toBe('2026-06-01');
     const byDate = answerOn('2026-05-13', 'oil', {
-      ...{ ...WORKING, items: [OIL], readings },
+      ...WORKING,
+      items: [OIL],
+      readings,
       history: { oil: done(['2025-05-30', 212.4]) },
     });
     expect(byDate.deciding).toMatchObject({ kind: 'calendar', on: '2026-05-30' });
@@ -82,7 +86,8 @@ describe('every 50 h or 12 months', () => {
 
   it('gives the range in which it is expected, early before late', () => {
     const answer = answerOn('2026-05-13', 'oil', {
-      ...{ ...WORKING, items: [item('oil', [everyHours(50)])] },
+      ...WORKING,
+      items: [item('oil', [everyHours(50)])],
       readings: [
         ['2026-03-24', 193.4],
         ['2026-05-12', 242.4],
@@ -199,7 +204,10 @@ describe('the baseline', () => {
     expect(answerOn('2026-05-13', 'oil', { items: [OIL] }).baseline.kind).toBe('enteredService');
     const used = { ...point('2025-04-01', 88), cameNew: false };
     expect(answerOn('2026-05-13', 'oil', { items: [OIL], entry: used })).toMatchObject({
-      ...{ state: 'noRecord', deciding: null, limits: [], expectedOn: null },
+      state: 'noRecord',
+      deciding: null,
+      limits: [],
+      expectedOn: null,
     });
   });
 
@@ -212,7 +220,8 @@ describe('the baseline', () => {
       of(done(['2025-12-01', 70]).completions.length ? { completions: [point('2025-12-01', 70)] } : {})
         .baseline,
     ).toMatchObject({
-      ...{ kind: 'completion', life: 70 },
+      kind: 'completion',
+      life: 70,
     });
   });
 
@@ -249,7 +258,8 @@ describe('a judgement in place of the book', () => {
   it('deferred: due at the new limit, hours or date, whichever comes first', () => {
     const deferred = { ...done(), extensions: [judged('deferred', ['2026-05-10', 204], 230, '2026-05-20')] };
     expect(answerOn('2026-05-13', 'belt', { items, readings, history: { belt: deferred } })).toMatchObject({
-      ...{ state: 'coming', deciding: { kind: 'calendar', on: '2026-05-20', left: 7 } },
+      state: 'coming',
+      deciding: { kind: 'calendar', on: '2026-05-20', left: 7 },
     });
   });
 

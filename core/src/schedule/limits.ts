@@ -81,7 +81,9 @@ function counts(trigger: Trigger, item: ScheduleItem, baseline: Baseline, standi
     }
     case 'everyCalendar':
       return !(isNeverDone && item.triggers.some((other) => other.kind === 'firstCalendar'));
-    default:
+    case 'seasonEdge':
+    case 'everyNth':
+    case 'storage':
       return true;
   }
 }

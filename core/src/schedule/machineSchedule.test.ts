@@ -10,7 +10,8 @@ describe('the schedule of a machine', () => {
   it('is worst first', () => {
     // Grease was never done since new: 90 h over. Oil, done at 65.0, is due at 115.0: 15 h left.
     const schedule = scheduleOn('2026-05-11', {
-      ...{ items, readings: [['2026-05-10', 100]] },
+      items,
+      readings: [['2026-05-10', 100]],
       history: { oil: done(['2026-04-20', 65]) },
     });
     expect(schedule.answers.map((answer) => [answer.item.id, answer.state, answer.deciding?.left])).toEqual([
@@ -71,8 +72,10 @@ describe('an attachment', () => {
     };
     // Greased on 16 April, half way from 30 to 36 h: at 33 h, so due at 43; 5 left.
     const answer = answerOn('2026-05-11', 'grease', {
-      ...{ items: [grease], attachments: [{ meter: 'loader' as const, hours: own }] },
-      ...{ readings: [['2026-05-11', 160] as const], history: { grease: done(['2026-04-16', 140]) } },
+      items: [grease],
+      attachments: [{ meter: 'loader' as const, hours: own }],
+      readings: [['2026-05-11', 160] as const],
+      history: { grease: done(['2026-04-16', 140]) },
     });
     expect(answer.deciding).toMatchObject({ at: 43, left: 5 });
     // 8 h in 40 days, 0.2 a day: 25 days on.
@@ -82,7 +85,9 @@ describe('an attachment', () => {
   it('says how many hours of the engine one of its own stands for', () => {
     const shown = (at: string, hours: number) => ({ at: Date.parse(at) as never, shown: hours });
     const own = {
-      ...{ kind: 'own' as const, hoursAtStart: 0, segments: [{ startsAt: 0 as never, offset: 0 }] },
+      kind: 'own' as const,
+      hoursAtStart: 0,
+      segments: [{ startsAt: 0 as never, offset: 0 }],
       readings: [shown('2026-04-01T12:00:00Z', 30), shown('2026-05-11T12:00:00Z', 38)],
     };
     const per = (hours: Attachment['hours']) =>
@@ -101,10 +106,13 @@ describe('an attachment', () => {
     const deck = item('spindles', [everyHours(10, { meter: 'deck' })]);
     const of: Parameters<typeof answerOn>[2] = { items: [grease, deck], readings: [['2026-05-10', 11]] };
     expect(answerOn('2026-05-11', 'spindles', of)).toMatchObject({
-      ...{ state: 'overdue', deciding: { meter: 'engine', left: -1 } },
+      state: 'overdue',
+      deciding: { meter: 'engine', left: -1 },
     });
     expect(answerOn('2026-05-11', 'grease', of)).toMatchObject({
-      ...{ state: 'noRecord', limits: [], unresolved: [{ code: 'noMeter' }] },
+      state: 'noRecord',
+      limits: [],
+      unresolved: [{ code: 'noMeter' }],
     });
   });
 });

@@ -89,7 +89,11 @@ export function machineSchedule(facts: MachineFacts, context: ScheduleContext): 
   const meters = meterStandings(facts.attachments, engine, { plan, stopped }, context);
   const hoursLast12Months = Math.max(0, life - lifeAtDay(points, day - DAYS_OF_12_MONTHS));
   const standing: Standing = {
-    ...{ today: day, horizon: context.horizon, working, hoursLast12Months, grid: site.grid },
+    today: day,
+    horizon: context.horizon,
+    working,
+    hoursLast12Months,
+    grid: site.grid,
     spansOf: (season, from) =>
       season === null ? context.workingSpansOf(facts.participation, from) : context.spansOf(season, from),
     meter: (name) => meterNamed(name, meters),
@@ -97,8 +101,16 @@ export function machineSchedule(facts: MachineFacts, context: ScheduleContext): 
   // Nothing of a retired machine falls due.
   const items = facts.status.kind === 'retired' ? [] : facts.items;
   return {
-    ...{ life, lastReading, readings, points, plan, usage, meters, hoursLast12Months },
-    ...{ works: working.works, isLaidUp: working.isLaidUp },
+    life,
+    lastReading,
+    readings,
+    points,
+    plan,
+    usage,
+    meters,
+    hoursLast12Months,
+    works: working.works,
+    isLaidUp: working.isLaidUp,
     working: workingStateOn(plan, day),
     answers: dueAnswers(items, facts.omitted, history, entry, standing),
   };

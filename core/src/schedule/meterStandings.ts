@@ -52,7 +52,10 @@ function ownStanding(
   const first = points[0];
   const life = readings.at(-1)?.life ?? hours.hoursAtStart;
   return {
-    ...{ name: meter, life, segments: hours.segments, readings },
+    name: meter,
+    life,
+    segments: hours.segments,
+    readings,
     engineHoursPerHour: first
       ? perHour(engine.life - lifeAtDay(engine.points, first.day), life - first.life)
       : 1,
@@ -70,7 +73,12 @@ export function meterStandings(
 ): Meters {
   const { life, segments, readings, usage } = engine;
   const standing: MeterStanding = {
-    ...{ name: 'engine', life, segments, readings, usage, engineHoursPerHour: 1 },
+    name: 'engine',
+    life,
+    segments,
+    readings,
+    usage,
+    engineHoursPerHour: 1,
     lifeAt: (point) => point.life,
   };
   const meters = new Map<MeterName, MeterStanding>([['engine', standing]]);
@@ -80,7 +88,10 @@ export function meterStandings(
       hours.kind === 'own'
         ? ownStanding(meter, hours, engine, work, context)
         : {
-            ...{ name: meter, life: shareOf(hours, engine.life), segments: [], readings: [] },
+            name: meter,
+            life: shareOf(hours, engine.life),
+            segments: [],
+            readings: [],
             engineHoursPerHour: 1 / hours.share,
             usage: sharedUsage(hours, engine.usage),
             lifeAt: (point) => shareOf(hours, point.life),

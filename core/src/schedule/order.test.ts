@@ -5,7 +5,10 @@ import type { Urgency } from './order.js';
 import { done, everyHours, every, item, scheduleOn } from './testing/facts.js';
 
 const urgency = (over: Partial<Urgency>): Urgency => ({
-  ...{ state: 'overdue', consequence: 'wear', used: 1.2, expectedOn: '2026-05-01' },
+  state: 'overdue',
+  consequence: 'wear',
+  used: 1.2,
+  expectedOn: '2026-05-01',
   ...over,
 });
 const isBefore = (a: Partial<Urgency>, b: Partial<Urgency>) =>
@@ -35,7 +38,8 @@ describe('worst first', () => {
   it('puts a machine that a defect stops before all others, and equals by their tags', () => {
     const { answers } = scheduleOn('2026-05-12', {
       items: [item('oil', [everyHours(50)], { component: 'engine oil' })],
-      ...{ readings: [['2026-05-10', 90]], history: { oil: done(['2025-05-01', 10]) } },
+      readings: [['2026-05-10', 90]],
+      history: { oil: done(['2025-05-01', 10]) },
     });
     const machine = (tag: string, isStopped: boolean, all = answers) => ({ tag, isStopped, answers: all });
     const machines = [

@@ -7,7 +7,10 @@ import { answerOn, done, every, everyHours, item, judged, scheduleOn } from './t
 
 const MOWS = { participation: [{ seasonId: 'mowing', hoursPerWeek: 7 }] };
 const nth = (n: number, itemId: string): EveryNth => ({
-  ...{ kind: 'everyNth', n, itemId, everyTimeAboveHours: null },
+  kind: 'everyNth',
+  n,
+  itemId,
+  everyTimeAboveHours: null,
 });
 
 describe('the limit that comes first', () => {
@@ -51,7 +54,9 @@ describe('the limit that comes first', () => {
     // One reading tells no habit: 5 h of 50 left are within the window, a year of the calendar is far away.
     const oil = item('oil', [everyHours(50), every(12, 'month')]);
     const answer = answerOn('2026-05-12', 'oil', {
-      ...{ items: [oil], readings: [['2026-05-12', 57.4]], history: { oil: done(['2026-05-10', 12.4]) } },
+      items: [oil],
+      readings: [['2026-05-12', 57.4]],
+      history: { oil: done(['2026-05-10', 12.4]) },
       entry: { on: civilDate('2026-05-12'), life: 57.4 as never, cameNew: false },
     });
     expect(answer).toMatchObject({ state: 'ripe', deciding: { kind: 'hours', left: 5 } });
@@ -75,7 +80,8 @@ describe('every n-th time', () => {
     // First at 8 h, then every 50: the third time is at 108 h.
     const oil = item('oil', [{ kind: 'firstHours', hours: 8, meter: 'engine' }, everyHours(50)]);
     const answer = answerOn('2025-06-01', 'filter', {
-      ...{ items: [oil, item('filter', [nth(3, 'oil')])], readings: [['2025-05-01', 5]] },
+      items: [oil, item('filter', [nth(3, 'oil')])],
+      readings: [['2025-05-01', 5]],
     });
     expect(answer).toMatchObject({ state: 'fine', deciding: { at: 108 } });
   });
@@ -98,7 +104,9 @@ describe('every n-th time', () => {
     };
     const at = (n: number) =>
       answerOn('2026-05-02', 'filter', {
-        ...{ items: [oil, item('filter', [nth(n, 'oil')])], history, readings: [['2026-05-01', 100]] },
+        items: [oil, item('filter', [nth(n, 'oil')])],
+        history,
+        readings: [['2026-05-01', 100]],
       }).deciding;
     expect(at(2)).toMatchObject({ at: 120 });
     expect(at(3)).toMatchObject({ at: 170 });
@@ -159,7 +167,9 @@ describe('hours on the meter', () => {
     // Every 33.3 h, a quarter sooner: 24.975 h; the fourth multiple is 99.9 h. Of the rounded 24.98 it would be 99.92.
     const dusty = item('x', [everyHours(33.3, { grid: 'onMeter' })], { dutyFactor: 0.75 });
     const answer = answerOn('2026-05-12', 'x', {
-      ...{ items: [dusty], history: { x: done(['2026-05-01', 74.9]) }, readings: [['2026-05-12', 84]] },
+      items: [dusty],
+      history: { x: done(['2026-05-01', 74.9]) },
+      readings: [['2026-05-12', 84]],
     });
     expect(answer.deciding).toMatchObject({ at: 99.9 });
   });
@@ -169,7 +179,9 @@ describe('the edge of the working time', () => {
   it('is that after the last time, however long ago that was', () => {
     const edge: Trigger = { kind: 'seasonEdge', season: null, edge: 'first', offsetDays: 0 };
     const answer = answerOn('2030-05-01', 'x', {
-      ...{ ...MOWS, items: [item('x', [edge])], history: { x: done(['2025-10-01', 10]) } },
+      ...MOWS,
+      items: [item('x', [edge])],
+      history: { x: done(['2025-10-01', 10]) },
     });
     expect(answer.deciding).toMatchObject({ on: '2026-03-24', overdue: true });
   });
@@ -192,7 +204,8 @@ describe('records dated after today', () => {
   it('do not count, nor do readings', () => {
     const oil = item('oil', [everyHours(50)]);
     const of = {
-      ...{ items: [oil], history: { oil: done(['2026-04-01', 50], ['2026-06-01', 90]) } },
+      items: [oil],
+      history: { oil: done(['2026-04-01', 50], ['2026-06-01', 90]) },
       readings: [
         ['2026-05-01', 70],
         ['2026-06-01', 90],
@@ -209,7 +222,8 @@ describe('ten years', () => {
   it('is as far as dates are told', () => {
     const due = (months: number) =>
       answerOn('2026-05-12', 'x', {
-        ...{ items: [item('x', [every(months, 'month')])], history: { x: done(['2026-05-12', 1]) } },
+        items: [item('x', [every(months, 'month')])],
+        history: { x: done(['2026-05-12', 1]) },
       }).expectedOn;
     expect([due(120), due(121)]).toEqual(['2036-05-12', null]);
   });
@@ -225,7 +239,9 @@ describe('a judgement', () => {
     const pins = item('pins', [everyHours(10, { meter: 'loader' })]);
     const until30 = { ...judged('kept', ['2026-05-01', 100], 30, null), meter: 'loader' as const };
     const answer = answerOn('2026-05-12', 'pins', {
-      ...{ items: [pins], attachments: [hours], readings: [['2026-05-10', 120]] },
+      items: [pins],
+      attachments: [hours],
+      readings: [['2026-05-10', 120]],
       history: { pins: { completions: [], declared: [], extensions: [until30] } },
     });
     // 24 of the loader's hours at 120 of the engine's: 6 left.

@@ -48,7 +48,10 @@ describe('renewal', () => {
 
 describe('every n-th time', () => {
   const nth = (n: number, over: Partial<EveryNth> = {}): EveryNth => ({
-    ...{ kind: 'everyNth', n, itemId: 'oil', everyTimeAboveHours: null },
+    kind: 'everyNth',
+    n,
+    itemId: 'oil',
+    everyTimeAboveHours: null,
     ...over,
   });
   const of = (trigger: EveryNth, oil: [string, number][], filterDone: [string, number][] = []) => ({
@@ -60,7 +63,8 @@ describe('every n-th time', () => {
   it('falls together with the n-th next time of the other item', () => {
     // Oil done once, at 52 h, since the machine came: the second time, at 102 h, takes the filter along.
     expect(answerOn('2026-05-12', 'filter', of(nth(2), [['2026-03-01', 52]]))).toMatchObject({
-      ...{ state: 'overdue', deciding: { kind: 'hours', at: 102, left: -38 } },
+      state: 'overdue',
+      deciding: { kind: 'hours', at: 102, left: -38 },
     });
     // Both done at 101 h: the next oil at 151 h goes without, the one at 201 h with the filter; the date a year later too.
     const both = of(

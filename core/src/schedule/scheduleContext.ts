@@ -54,7 +54,11 @@ export function scheduleContext(site: SiteSettings, today: CivilDate): ScheduleC
     return known;
   };
   return {
-    ...{ site, today, day, horizon, planOf },
+    site,
+    today,
+    day,
+    horizon,
+    planOf,
     spansOf(season, from) {
       // Older baselines are rare: a machine that was not seen to for years.
       if (from - DAYS_OF_A_YEAR < begins) return spansFrom(season, from - DAYS_OF_A_YEAR);

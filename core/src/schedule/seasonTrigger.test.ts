@@ -4,7 +4,10 @@ import { answerOn, done, everyHours, item, MOWING, scheduleOn, SNOW } from './te
 import type { SeasonEdge } from './trigger.js';
 
 const edge = (over: Partial<SeasonEdge>): SeasonEdge => ({
-  ...{ kind: 'seasonEdge', season: 'Mowing', edge: 'first', offsetDays: 0 },
+  kind: 'seasonEdge',
+  season: 'Mowing',
+  edge: 'first',
+  offsetDays: 0,
   ...over,
 });
 const dueOn = (today: string, trigger: SeasonEdge, doneOn: string, over = {}) =>
@@ -81,7 +84,8 @@ describe('storage', () => {
     expect(answerOn('2026-11-20', 'battery', mower).deciding).toMatchObject({ on: '2026-11-24' });
     const history = { battery: done(['2026-11-20', 100]) };
     expect(answerOn('2026-12-21', 'battery', { ...mower, history })).toMatchObject({
-      ...{ state: 'overdue', deciding: { on: '2026-12-20', left: -1 } },
+      state: 'overdue',
+      deciding: { on: '2026-12-20', left: -1 },
     });
   });
 

@@ -29,7 +29,10 @@ describe('a second schedule that walks from day to day', () => {
           states.add(state);
           if (deciding) rules.add(deciding.rule.kind);
           expect({ seed, item: item.id, state, expectedOn, points: points.sort() }).toEqual({
-            ...{ seed, item: item.id, state: other.state, expectedOn: other.expectedOn },
+            seed,
+            item: item.id,
+            state: other.state,
+            expectedOn: other.expectedOn,
             points: [...other.points].sort(),
           });
           if (earlyOn && expectedOn) expect(earlyOn <= expectedOn).toBe(true);

@@ -33,8 +33,13 @@ export class AuditTrail {
   /** Adds a line, inside the running unit of work where there is one. */
   async note({ act, person, subject, address }: Note): Promise<void> {
     await AuditEntry.create({
-      ...{ id: uuid(), at: new Date(this.clock.now()), act, subject: subject.slice(0, 200) },
-      ...{ personId: person?.id ?? null, personName: person?.name ?? '', address: address.slice(0, 45) },
+      id: uuid(),
+      at: new Date(this.clock.now()),
+      act,
+      subject: subject.slice(0, 200),
+      personId: person?.id ?? null,
+      personName: person?.name ?? '',
+      address: address.slice(0, 45),
     });
   }
 
@@ -67,7 +72,12 @@ export class AuditTrail {
     return {
       total,
       entries: rows.map(({ id, at, act, personName, subject, address }) => ({
-        ...{ id, at: at.toISOString(), act, by: personName, subject, address },
+        id,
+        at: at.toISOString(),
+        act,
+        by: personName,
+        subject,
+        address,
       })),
     };
   }

@@ -14,8 +14,15 @@ const put = <T>(path: string, body: object, method = 'PUT') =>
 
 describe('a service book', () => {
   const line = (name: string, triggers: object[], over = {}) => ({
-    ...{ name, action: 'replace', component: name.toLowerCase(), triggers, renews: [], minutes: 10 },
-    ...{ reference: '', note: '', ...over },
+    name,
+    action: 'replace',
+    component: name.toLowerCase(),
+    triggers,
+    renews: [],
+    minutes: 10,
+    reference: '',
+    note: '',
+    ...over,
   });
   const every = (hours: number) => ({ kind: 'everyHours', hours, meter: 'engine', grid: null });
   const book = async () => (await yard.ask<BookDto>('GET', `/api/books/${yard.crew.book}`)).body;
@@ -51,7 +58,9 @@ describe('a service book', () => {
     const { status, body } = await put<BookDto>(
       '/books',
       {
-        ...{ name: 'Test book', machineClass: 'zeroTurn', meter: 'engine' },
+        name: 'Test book',
+        machineClass: 'zeroTurn',
+        meter: 'engine',
         items: [
           line('Oil', [every(50)]),
           line('Oil', [every(50)]),
@@ -87,21 +96,20 @@ describe('an item of a machine of its own', () => {
   it('is due as any other, keeps to its machine, and goes again', async () => {
     const path = `/machines/${yard.crew.machine}/items`;
     const beacon = {
-      ...{
-        name: 'Beacon',
-        action: 'inspect',
-        component: 'beacon',
-        renews: [],
-        minutes: 5,
-        reference: '',
-        note: '',
-      },
+      name: 'Beacon',
+      action: 'inspect',
+      component: 'beacon',
+      renews: [],
+      minutes: 5,
+      reference: '',
+      note: '',
       triggers: [{ kind: 'everyHours', hours: 70, meter: 'engine', grid: null }],
     };
     const { body } = await put<MachineDetailDto>(path, { items: [beacon], version: 1 });
     // New at 0 h: due at 70; it has 60.
     expect(body.lines.find(({ itemName }) => itemName === 'Beacon')).toMatchObject({
-      ...{ bookName: null, limits: [{ at: 70, left: 10 }] },
+      bookName: null,
+      limits: [{ at: 70, left: 10 }],
     });
     const other = await yard.ask<MachineDetailDto>('GET', `/api/machines/${yard.crew.otherMachine}`);
     expect(other.body.lines).toHaveLength(2);

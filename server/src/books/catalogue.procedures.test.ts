@@ -22,7 +22,11 @@ describe('the books that ship', () => {
     for (const { name, machineClass, items } of CATALOGUE) {
       const fuel = /diesel|loader/.test(name) ? 'diesel' : 'gasoline';
       const sheet = composeSheet({
-        ...{ machineClass, fuel, cooling: 'air', spec: emptySpecCard(), rules: DEFAULT_RULES },
+        machineClass,
+        fuel,
+        cooling: 'air',
+        spec: emptySpecCard(),
+        rules: DEFAULT_RULES,
         fittings: usualFittings(machineClass, fuel),
         items: items.map((item) => ({
           id: item.name,

@@ -46,8 +46,16 @@ function line(
   extra: Extra = {},
 ): BookItemFieldsDto {
   return {
-    ...{ name, action, component, minutes, triggers },
-    ...{ renews: [], reference: '', note: '', windowHours: null, windowDays: null },
+    name,
+    action,
+    component,
+    minutes,
+    triggers,
+    renews: [],
+    reference: '',
+    note: '',
+    windowHours: null,
+    windowDays: null,
     ...extra,
   };
 }

@@ -40,7 +40,16 @@ function toItemDto(item: Item, nameOf: (id: string) => string): BookItemDto {
   const { id, name, action, component, minutes, reference, note, windowHours, windowDays, consequence } =
     item;
   return {
-    ...{ id, name, action, component, minutes, reference, note, windowHours, windowDays, consequence },
+    id,
+    name,
+    action,
+    component,
+    minutes,
+    reference,
+    note,
+    windowHours,
+    windowDays,
+    consequence,
     triggers: storedTriggers(item.triggers).map((trigger) =>
       trigger.kind === 'everyNth' ? { ...trigger, itemId: nameOf(trigger.itemId) } : trigger,
     ),
@@ -63,7 +72,11 @@ export function toItemDtos(items: readonly Item[]): BookItemDto[] {
 export function toBookDto(book: Book, machines: readonly string[]): BookDto {
   const { id, name, machineClass, meter, version } = book;
   return {
-    ...{ id, name, machineClass, meter, version },
+    id,
+    name,
+    machineClass,
+    meter,
+    version,
     machines: [...machines],
     items: toItemDtos(linesOf(book)),
   };

@@ -6,7 +6,14 @@ import { Book, Item } from './book.model.js';
 function columnsOf(line: BookItemFieldsDto, place: number, idOf: ReadonlyMap<string, string>) {
   const { name, action, component, minutes, reference, note } = line;
   return {
-    ...{ name, action, component, minutes, reference, note, place, dropped: false },
+    name,
+    action,
+    component,
+    minutes,
+    reference,
+    note,
+    place,
+    dropped: false,
     windowHours: line.windowHours ?? null,
     windowDays: line.windowDays ?? null,
     consequence: line.consequence ?? null,

@@ -46,7 +46,8 @@ describe('a POST with an Idempotency-Key', () => {
 
   it('belongs to the person: the same key of another is another', async () => {
     const asMechanic = await yard.ask('POST', `/api/articles/${yard.crew.kit}/movements`, {
-      ...{ as: 'mechanic', key: 'key-of-two-kits' },
+      as: 'mechanic',
+      key: 'key-of-two-kits',
       body: { kind: 'counted', quantity: 5 },
     });
     expect(asMechanic.status).toBe(201);

@@ -31,7 +31,10 @@ export class Defects {
     });
     const names = await namesById();
     return rows.map((row) => ({
-      ...{ id: row.id, foundOn: row.foundOn, words: row.words, severity: row.severity },
+      id: row.id,
+      foundOn: row.foundOn,
+      words: row.words,
+      severity: row.severity,
       machine: { id: row.machineId, tag: row.machine?.tag ?? '', name: row.machine?.name ?? '' },
       reportedBy: names.get(row.reportedById) ?? '',
       itemName: row.item?.name ?? null,
@@ -60,8 +63,12 @@ export class Defects {
     const change = { status: 'outOfService', since: fields.foundOn } as const;
     await machine.update({ status: change.status, statusSince: change.since, version: machine.version + 1 });
     await StatusChange.create({
-      ...{ ...change, id: uuid(), machineId: machine.id, reason: `Defect: ${fields.words}`.slice(0, 200) },
-      ...{ changedAt: new Date(now), changedById: caller.id },
+      ...change,
+      id: uuid(),
+      machineId: machine.id,
+      reason: `Defect: ${fields.words}`.slice(0, 200),
+      changedAt: new Date(now),
+      changedById: caller.id,
     });
     await this.schedule.touched([machine.id]);
   }

@@ -152,7 +152,12 @@ describe('the history of a demonstration machine', () => {
   it('is the same for the same day and seed', () => {
     const items: ScheduleItem[] = [
       {
-        ...{ id: 'oil', name: 'Oil', action: 'replace', component: 'oil', renews: [], dutyFactor: 1 },
+        id: 'oil',
+        name: 'Oil',
+        action: 'replace',
+        component: 'oil',
+        renews: [],
+        dutyFactor: 1,
         triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
         window: { hours: null, days: null },
         consequence: null,

@@ -51,7 +51,12 @@ function badFigures(measurement: Measurement, random: Random): FoundFields {
       return { loose: 2, checked: 8 };
     case 'battery':
       return { volts: 12.2 };
-    default:
+    case 'range':
+    case 'freePlay':
+    case 'charging':
+    case 'deck':
+    case 'bladeTips':
+    case 'grease':
       return good;
   }
 }
@@ -63,8 +68,13 @@ export function demoFindings(machine: DemoMachine, item: ScheduleItem, random: R
   const { machineClass, fuel } = machine;
   const { cooling, spec } = specCardOf(machineClass, fuel);
   const setUp: MachineSetUp = {
-    ...{ machineClass, fuel, cooling, spec, rules: DEFAULT_RULES },
-    ...{ fittings: usualFittings(machineClass, fuel), items: [item] },
+    machineClass,
+    fuel,
+    cooling,
+    spec,
+    rules: DEFAULT_RULES,
+    fittings: usualFittings(machineClass, fuel),
+    items: [item],
   };
   const figures = random.chance(kept[2]) ? goodFigures : badFigures;
   const steps = sheetSteps(setUp);

@@ -33,8 +33,15 @@ export async function loadFindings(
 ): Promise<void> {
   await Defect.bulkCreate(
     DEFECTS.map(([tag, daysAgo, severity, words]) => ({
-      ...{ id: uuid(), machineId: machineIds.get(tag), itemId: null, foundInJobId: null, severity, words },
-      ...{ foundOn: addDays(today, -daysAgo), reportedById: operator, closedByJobId: null },
+      id: uuid(),
+      machineId: machineIds.get(tag),
+      itemId: null,
+      foundInJobId: null,
+      severity,
+      words,
+      foundOn: addDays(today, -daysAgo),
+      reportedById: operator,
+      closedByJobId: null,
     })),
   );
   const before = [100, 41 + 9.5, 'Carried over from the paper book'] as const;
@@ -42,8 +49,13 @@ export async function loadFindings(
     [before, ...USED_OIL].map(([daysAgo, litres, note]) => {
       const on = addDays(today, -daysAgo);
       return {
-        ...{ id: uuid(), happenedOn: on, litres, note, jobId: null },
-        ...{ enteredAt: new Date(`${on}T15:00:00Z`), enteredById: mechanic },
+        id: uuid(),
+        happenedOn: on,
+        litres,
+        note,
+        jobId: null,
+        enteredAt: new Date(`${on}T15:00:00Z`),
+        enteredById: mechanic,
       };
     }),
   );

@@ -67,7 +67,11 @@ export class DemoJobs {
     await JobItem.bulkCreate(
       this.jobs.flatMap((job) =>
         job.itemIds.map((itemId) => ({
-          ...{ jobId: job.id, itemId, outcome: 'done', version: 2, findings: job.findings(itemId) },
+          jobId: job.id,
+          itemId,
+          outcome: 'done',
+          version: 2,
+          findings: job.findings(itemId),
         })),
       ),
     );
@@ -76,14 +80,19 @@ export class DemoJobs {
 
   private jobRow({ id, machineId, at, on, life, shown, itemIds }: MachineJob) {
     return {
-      ...{ id, machineId, state: 'signedOff', version: 2, note: '' },
-      ...{
-        openedAt: new Date(at),
-        openedById: this.leadId,
-        signedOffAt: new Date(at),
-        signedOffById: this.mechanicId,
-      },
-      ...{ doneOn: on, life, shown, doneById: this.mechanicId },
+      id,
+      machineId,
+      state: 'signedOff',
+      version: 2,
+      note: '',
+      openedAt: new Date(at),
+      openedById: this.leadId,
+      signedOffAt: new Date(at),
+      signedOffById: this.mechanicId,
+      doneOn: on,
+      life,
+      shown,
+      doneById: this.mechanicId,
       labourRateMinor: LABOUR_RATE_MINOR,
       minutes: itemIds.reduce((sum, itemId) => sum + (this.minutes.get(itemId) ?? 0), 0),
     };
@@ -107,29 +116,30 @@ export class DemoJobs {
     const lots = Math.max(0, Math.ceil((quantity - before) / article.lot));
     stock.set(articleId, roundQuantity(before + lots * article.lot - quantity));
     const out = {
-      ...{
-        id: uuid(),
-        articleId,
-        kind: 'drawn',
-        quantity: -quantity,
-        priceMinor: article.priceMinor,
-        note: '',
-      },
-      ...{ movedAt: new Date(job.at), movedById: this.mechanicId, jobId: job.id },
+      id: uuid(),
+      articleId,
+      kind: 'drawn',
+      quantity: -quantity,
+      priceMinor: article.priceMinor,
+      note: '',
+      movedAt: new Date(job.at),
+      movedById: this.mechanicId,
+      jobId: job.id,
     };
     return [...Array.from({ length: lots }, () => this.received(article, job.at - BEFORE_MS / 24)), out];
   }
 
   private received(article: DemoArticle & { id: string }, at: number): Row {
     return {
-      ...{
-        id: uuid(),
-        articleId: article.id,
-        kind: 'received',
-        quantity: article.lot,
-        priceMinor: article.priceMinor,
-      },
-      ...{ note: '', movedAt: new Date(at), movedById: this.leadId, jobId: null },
+      id: uuid(),
+      articleId: article.id,
+      kind: 'received',
+      quantity: article.lot,
+      priceMinor: article.priceMinor,
+      note: '',
+      movedAt: new Date(at),
+      movedById: this.leadId,
+      jobId: null,
     };
   }
 }

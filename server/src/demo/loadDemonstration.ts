@@ -83,21 +83,38 @@ async function loadMachine(
   const { tag, name, machineClass, make, model, fuel, shed } = machine;
   const { entry } = history;
   await Machine.create({
-    ...{ id, tag, name, machineClass, make, model, fuel, shed, walkOrder },
-    ...{ inServiceOn: entry.on, inServiceHours: entry.life, cameNew: entry.cameNew, version: 1 },
-    ...{ status: 'inService', factsRevision: 1, serial: `LP-${tag}` },
+    id,
+    tag,
+    name,
+    machineClass,
+    make,
+    model,
+    fuel,
+    shed,
+    walkOrder,
+    inServiceOn: entry.on,
+    inServiceHours: entry.life,
+    cameNew: entry.cameNew,
+    version: 1,
+    status: 'inService',
+    factsRevision: 1,
+    serial: `LP-${tag}`,
     ...specCardOf(machineClass, fuel),
   });
   await MachineBook.bulkCreate(bookIds.map((bookId) => ({ machineId: id, bookId })));
   await MachineSeason.bulkCreate(
     participationOf(machine.pattern).map(({ seasonId, hoursPerWeek }) => ({
-      ...{ machineId: id, seasonId: crew.seasons.get(seasonId), hoursPerWeek },
+      machineId: id,
+      seasonId: crew.seasons.get(seasonId),
+      hoursPerWeek,
     })),
   );
   await AttachmentRow.bulkCreate(
     attachmentsOf(machine).map(({ meter, hours }) => ({
       ...hours,
-      ...{ machineId: id, kind: meter, name: 'Front loader' },
+      machineId: id,
+      kind: meter,
+      name: 'Front loader',
     })),
   );
   await MeterSegmentRow.bulkCreate(
@@ -112,14 +129,12 @@ async function loadMachine(
   );
   await ReadingRow.bulkCreate(
     history.readings.map(({ at, shown, voided }) => ({
-      ...{
-        id: uuid(),
-        machineId: id,
-        readAt: new Date(at),
-        shown,
-        source: 'round',
-        enteredById: crew.operator,
-      },
+      id: uuid(),
+      machineId: id,
+      readAt: new Date(at),
+      shown,
+      source: 'round',
+      enteredById: crew.operator,
       ...(voided
         ? { voidedAt: new Date(at + 120_000), voidedById: crew.lead, voidReason: 'A digit too many' }
         : {}),
@@ -128,8 +143,14 @@ async function loadMachine(
   if (tag === BLOWER_TAG) await loadBlower(id, history, crew);
   await Declaration.bulkCreate(
     history.declared.map(({ itemId, on, life }) => ({
-      ...{ id: uuid(), machineId: id, itemId, doneOn: on, life, note: 'From the shed calendar' },
-      ...{ declaredAt: new Date(history.readings[0]?.at ?? 0), declaredById: crew.lead },
+      id: uuid(),
+      machineId: id,
+      itemId,
+      doneOn: on,
+      life,
+      note: 'From the shed calendar',
+      declaredAt: new Date(history.readings[0]?.at ?? 0),
+      declaredById: crew.lead,
     })),
   );
   return id;
@@ -141,14 +162,29 @@ async function loadBlower(machineId: string, { readings }: DemoHistory, crew: Cr
   if (!first) return;
   const meter = { machineId, meter: 'blower' };
   await AttachmentRow.create({
-    ...{ machineId, kind: 'blower', name: 'Snow blower', share: null, hoursAtStart: 0, engineAtStart: 0 },
+    machineId,
+    kind: 'blower',
+    name: 'Snow blower',
+    share: null,
+    hoursAtStart: 0,
+    engineAtStart: 0,
   });
   await MeterSegmentRow.create({
-    ...{ ...meter, id: uuid(), startsAt: new Date(first.at), hoursOffset: 0, kind: 'first', reason: '' },
+    ...meter,
+    id: uuid(),
+    startsAt: new Date(first.at),
+    hoursOffset: 0,
+    kind: 'first',
+    reason: '',
   });
   await ReadingRow.bulkCreate(
     own.map(({ at, shown }) => ({
-      ...{ ...meter, id: uuid(), readAt: new Date(at), shown, source: 'round', enteredById: crew.operator },
+      ...meter,
+      id: uuid(),
+      readAt: new Date(at),
+      shown,
+      source: 'round',
+      enteredById: crew.operator,
     })),
   );
 }

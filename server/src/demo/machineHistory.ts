@@ -121,8 +121,11 @@ class ServiceBook {
   /** What a good crew does on a visit: everything overdue or ripe. Items without a record stay without one. */
   ripe(today: CivilDate, life: number): string[] {
     const facts = {
-      ...{ entry: this.entry, items: this.items, history: this.history },
-      ...{ attachments: attachmentsOf(this.machine), omitted: [] },
+      entry: this.entry,
+      items: this.items,
+      history: this.history,
+      attachments: attachmentsOf(this.machine),
+      omitted: [],
       status: { kind: 'inService' as const, since: null },
       participation: participationOf(this.machine.pattern),
       segments: [{ startsAt: 0 as Instant, offset: 0 }],

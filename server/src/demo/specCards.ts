@@ -56,7 +56,8 @@ function mower(): SpecCardDto {
         fluid: 'Engine oil',
         litresWithFilter: litres('2.1 qt'),
         litresWithoutFilter: litres('1.9 qt'),
-        ...{ betweenMarks: litres('0.5 qt'), marks: 'ADD to FULL' },
+        betweenMarks: litres('0.5 qt'),
+        marks: 'ADD to FULL',
         grades: GASOLINE_GRADES,
       },
     ],
@@ -70,7 +71,9 @@ function mower(): SpecCardDto {
     plays: [{ name: 'Deck belt, mid-span', ...figure('10-13 mm', 'length', 'mm') }],
     decks: [
       {
-        ...{ name: 'Mowing deck', sidewaysWithin: 3, ...figure('3-6 mm', 'length', 'mm') },
+        name: 'Mowing deck',
+        sidewaysWithin: 3,
+        ...figure('3-6 mm', 'length', 'mm'),
         tipsWithin: figure('1/8 in', 'length', 'mm').low,
       },
     ],
@@ -89,8 +92,12 @@ function tractor(): SpecCardDto {
     ...emptySpecCard(),
     fluids: [
       {
-        ...{ fluid: 'Engine oil', litresWithFilter: 3.7, litresWithoutFilter: 3.4 },
-        ...{ betweenMarks: 0.9, marks: 'lower to upper hole', grades: DIESEL_GRADES },
+        fluid: 'Engine oil',
+        litresWithFilter: 3.7,
+        litresWithoutFilter: 3.4,
+        betweenMarks: 0.9,
+        marks: 'lower to upper hole',
+        grades: DIESEL_GRADES,
       },
       {
         fluid: 'Transmission and hydraulic oil',
@@ -127,11 +134,9 @@ function cart(fuel: Fuel): SpecCardDto {
     ...emptySpecCard(),
     fluids: [
       {
-        ...{
-          fluid: 'Engine oil',
-          litresWithFilter: isDiesel ? 2.8 : 1.9,
-          litresWithoutFilter: isDiesel ? 2.5 : 1.7,
-        },
+        fluid: 'Engine oil',
+        litresWithFilter: isDiesel ? 2.8 : 1.9,
+        litresWithoutFilter: isDiesel ? 2.5 : 1.7,
         grades: isDiesel ? DIESEL_GRADES : [grade('10W-40', 'API SJ or later', -20, 45)],
       },
     ],

@@ -67,7 +67,8 @@ export class ExportFleet {
     const seasonNames = new Map(seasons.map(({ id, name }) => [id, name]));
     const history = await this.history(lines);
     return {
-      ...{ format: 'yugator-fleet', version: 1 },
+      format: 'yugator-fleet',
+      version: 1,
       site: { timeZone: site.timeZone, hoursGrid: site.hoursGrid },
       seasons: seasons.map(({ name, years }) => ({ name, years: years.map((year) => ({ ...year })) })),
       books: books.map((book) => {
@@ -95,25 +96,37 @@ export class ExportFleet {
     const { enginePower, warrantyUntil, warrantyHours, shed, walkOrder, status, statusSince } = machine;
     const { inServiceOn, inServiceHours, cameNew } = machine;
     return {
-      ...{ tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders, enginePower },
-      ...{
-        warrantyUntil,
-        warrantyHours,
-        shed,
-        walkOrder,
-        inServiceOn,
-        inServiceHours,
-        cameNew,
-        status,
-        statusSince,
-      },
+      tag,
+      name,
+      machineClass,
+      make,
+      model,
+      serial,
+      modelYear,
+      fuel,
+      cooling,
+      cylinders,
+      enginePower,
+      warrantyUntil,
+      warrantyHours,
+      shed,
+      walkOrder,
+      inServiceOn,
+      inServiceHours,
+      cameNew,
+      status,
+      statusSince,
       spec: jsonValue(machine.spec) as SpecCardDto | null,
       seasons: facts.participation.map(({ seasonId, hoursPerWeek }) => ({
         season: seasonNames.get(seasonId) ?? '',
         hoursPerWeek,
       })),
       attachments: attachments.map(({ kind, name: called, share, hoursAtStart, engineAtStart }) => ({
-        ...{ kind, name: called, share, hoursAtStart, engineAtStart },
+        kind,
+        name: called,
+        share,
+        hoursAtStart,
+        engineAtStart,
         ...ownMeter(facts.attachments.find(({ meter }) => meter === kind)),
       })),
       overrides: overrides.flatMap((row) => {

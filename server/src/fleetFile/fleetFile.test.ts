@@ -67,8 +67,15 @@ describe('a fleet file', () => {
 
   it('brings what only one machine has, with its services', async () => {
     const item = {
-      ...{ name: 'Beacon: look over', action: 'inspect' as const, component: 'beacon', minutes: 5 },
-      ...{ renews: [], reference: '', note: '', windowHours: null, windowDays: null },
+      name: 'Beacon: look over',
+      action: 'inspect' as const,
+      component: 'beacon',
+      minutes: 5,
+      renews: [],
+      reference: '',
+      note: '',
+      windowHours: null,
+      windowDays: null,
       triggers: [{ kind: 'everyCalendar' as const, count: 3, unit: 'month' as const, inUse: null }],
       consequence: 'ruin' as const,
     };
@@ -98,7 +105,11 @@ describe('a fleet file', () => {
     const [first] = file.machines;
     if (!first) throw new Error('The fleet is too small.');
     const attachment = {
-      ...{ kind: 'blower' as const, name: 'Blower', share: null, hoursAtStart: 5, engineAtStart: 20 },
+      kind: 'blower' as const,
+      name: 'Blower',
+      share: null,
+      hoursAtStart: 5,
+      engineAtStart: 20,
       segments: [{ startsAt: '2027-01-01T00:00:00.000Z', offset: 2 }],
       readings: [
         { at: '2027-01-05T12:00:00.000Z', shown: 5 },
@@ -123,8 +134,14 @@ describe('a fleet file', () => {
     if (!first) throw new Error('The fleet is too small.');
     const judged = [
       {
-        ...{ book: 'Test book', item: 'Engine oil and filter', on: '2027-05-10', life: 60 },
-        ...{ kind: 'kept' as const, untilLife: 80, meter: 'engine' as const, untilOn: null },
+        book: 'Test book',
+        item: 'Engine oil and filter',
+        on: '2027-05-10',
+        life: 60,
+        kind: 'kept' as const,
+        untilLife: 80,
+        meter: 'engine' as const,
+        untilOn: null,
       },
     ];
     const kept = { ...first, tag: 'B-3', judged };
@@ -172,7 +189,9 @@ describe('a fleet file', () => {
     const file = await exported();
     const [first] = file.machines;
     const { status, body } = await take({
-      ...{ ...file, version: 2, surprise: 1 },
+      ...file,
+      version: 2,
+      surprise: 1,
       machines: [{ ...first, inServiceOn: '2027-02-30', readings: [{ at: 'noon', shown: -1 }] }],
     });
     expect(status).toBe(422);
@@ -197,13 +216,24 @@ describe('the answers out of a file', () => {
     const machines = await new FleetSchedule(calendar, seasons, new FleetFacts()).read();
     const ofScreens = machines.flatMap(({ machine, schedule }) =>
       schedule.answers.map(({ item, state, expectedOn, earlyOn, lateOn, deciding }) => ({
-        ...{ machine: machine.tag, item: item.name, state, expectedOn, earlyOn, lateOn },
+        machine: machine.tag,
+        item: item.name,
+        state,
+        expectedOn,
+        earlyOn,
+        lateOn,
         left: deciding?.left ?? null,
       })),
     );
     const ofFile = dueOfFleet(JSON.parse(JSON.stringify(file)) as FleetFileDto, civilDate('2027-05-13')).map(
       ({ machine, item, state, expectedOn, earlyOn, lateOn, left }) => ({
-        ...{ machine, item, state, expectedOn, earlyOn, lateOn, left },
+        machine,
+        item,
+        state,
+        expectedOn,
+        earlyOn,
+        lateOn,
+        left,
       }),
     );
     await database.drop();

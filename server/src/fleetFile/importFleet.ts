@@ -158,13 +158,19 @@ export class ImportFleet {
     );
     await AttachmentRow.bulkCreate(
       attachments.map(({ kind, name, share, hoursAtStart, engineAtStart }) => ({
-        ...{ machineId: id, kind, name, share, hoursAtStart, engineAtStart },
+        machineId: id,
+        kind,
+        name,
+        share,
+        hoursAtStart,
+        engineAtStart,
       })),
     );
     await ItemOverrideRow.bulkCreate(
       overrides.map(({ book, item, triggers, ...override }) => ({
         ...override,
-        ...{ machineId: id, itemId: idOf({ book, item }) },
+        machineId: id,
+        itemId: idOf({ book, item }),
         triggers: triggers?.map((trigger) => withId(trigger, book, idOf)) ?? null,
       })),
     );
@@ -173,14 +179,22 @@ export class ImportFleet {
       ...attachments
         .filter(({ share }) => share === null)
         .map(({ kind, segments: own = [], readings: read = [] }) => ({
-          ...{ meter: kind, segments: own, readings: read },
+          meter: kind,
+          segments: own,
+          readings: read,
         })),
     ];
     for (const meter of meters) await writeMeter(id, meter, machine.inServiceOn, caller);
     await Declaration.bulkCreate(
       declared.map((point) => ({
-        ...{ id: uuid(), machineId: id, itemId: idOf(point), doneOn: point.on, life: point.life },
-        ...{ note: 'From a file', declaredAt: now, declaredById: caller.id },
+        id: uuid(),
+        machineId: id,
+        itemId: idOf(point),
+        doneOn: point.on,
+        life: point.life,
+        note: 'From a file',
+        declaredAt: now,
+        declaredById: caller.id,
       })),
     );
     await this.writeVisits(
@@ -196,7 +210,9 @@ export class ImportFleet {
         })),
         ...(judged ?? []).map(({ kind, meter = null, ...point }) => ({
           ...point,
-          ...{ itemId: idOf(point), outcome: kind, untilMeter: meter },
+          itemId: idOf(point),
+          outcome: kind,
+          untilMeter: meter,
         })),
       ],
       caller,
@@ -218,9 +234,20 @@ export class ImportFleet {
     });
     await Job.bulkCreate(
       jobs.map(({ id, on, life }) => ({
-        ...{ id, machineId, state: 'signedOff', version: 1, note: 'From a file', minutes: 0 },
-        ...{ openedAt: now, openedById: caller.id, signedOffAt: now, signedOffById: caller.id },
-        ...{ doneOn: on, life, shown: life, doneById: caller.id },
+        id,
+        machineId,
+        state: 'signedOff',
+        version: 1,
+        note: 'From a file',
+        minutes: 0,
+        openedAt: now,
+        openedById: caller.id,
+        signedOffAt: now,
+        signedOffById: caller.id,
+        doneOn: on,
+        life,
+        shown: life,
+        doneById: caller.id,
       })),
     );
     await JobItem.bulkCreate(
@@ -261,14 +288,24 @@ async function writeMeter(
   const own = segments.length ? segments : [{ startsAt: `${inServiceOn}T00:00:00Z`, offset: 0 }];
   await MeterSegmentRow.bulkCreate(
     own.map(({ startsAt, offset }, index) => ({
-      ...{ id: uuid(), machineId, meter, startsAt: new Date(startsAt), hoursOffset: offset },
-      ...{ kind: index === 0 ? 'first' : 'replaced', reason: '' },
+      id: uuid(),
+      machineId,
+      meter,
+      startsAt: new Date(startsAt),
+      hoursOffset: offset,
+      kind: index === 0 ? 'first' : 'replaced',
+      reason: '',
     })),
   );
   await ReadingRow.bulkCreate(
     readings.map(({ at, shown }) => ({
-      ...{ id: uuid(), machineId, meter, readAt: new Date(at), shown },
-      ...{ source: 'entry', enteredById: caller.id },
+      id: uuid(),
+      machineId,
+      meter,
+      readAt: new Date(at),
+      shown,
+      source: 'entry',
+      enteredById: caller.id,
     })),
   );
 }

@@ -28,7 +28,9 @@ export async function compress(app: NestFastifyApplication): Promise<void> {
     }
   });
   await app.register(fastifyCompress, {
-    ...{ threshold: LEAST_BYTES, encodings: ['br', 'gzip'], globalDecompression: false },
+    threshold: LEAST_BYTES,
+    encodings: ['br', 'gzip'],
+    globalDecompression: false,
     brotliOptions: { params: { [constants.BROTLI_PARAM_QUALITY]: BROTLI_QUALITY } },
     zlibOptions: { level: GZIP_LEVEL },
   });

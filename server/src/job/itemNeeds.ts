@@ -11,7 +11,11 @@ export async function itemNeeds(
     article
       ? [
           {
-            ...{ itemId, articleId, quantity, name: article.name, unit: article.unit },
+            itemId,
+            articleId,
+            quantity,
+            name: article.name,
+            unit: article.unit,
             onHand: onHand.get(articleId) ?? 0,
           },
         ]

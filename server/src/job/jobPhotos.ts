@@ -32,8 +32,12 @@ export class JobPhotos {
       }
       await this.photos.count(1, caller);
       await JobPhoto.create({
-        ...{ id: uuid(), jobId, bytes, caption },
-        ...{ takenAt: new Date(now), takenById: caller.id },
+        id: uuid(),
+        jobId,
+        bytes,
+        caption,
+        takenAt: new Date(now),
+        takenById: caller.id,
       });
       this.work.changed('jobs');
       return this.sheets.get(jobId);

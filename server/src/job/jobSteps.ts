@@ -35,8 +35,13 @@ export class JobSteps {
       }
       const timer = fields.timer;
       await JobStep.upsert({
-        ...{ jobId: id, stepKey: key, isDone: fields.isDone, isAcknowledged: fields.isAcknowledged },
-        ...{ found: fields.found, changedAt: new Date(now), changedById: caller.id },
+        jobId: id,
+        stepKey: key,
+        isDone: fields.isDone,
+        isAcknowledged: fields.isAcknowledged,
+        found: fields.found,
+        changedAt: new Date(now),
+        changedById: caller.id,
         startedAt: timer === 'start' ? new Date(now) : timer === 'forget' ? null : (known?.startedAt ?? null),
         version: fields.version + 1,
       });

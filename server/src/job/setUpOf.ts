@@ -17,7 +17,9 @@ export function setUpOf(
   const card: SpecCardDto = { ...emptySpecCard(), ...(jsonValue(machine.spec) as SpecCardDto | null) };
   const { fluids, torques, plugs, tyres, plays, decks, charging, fittings, tools, service } = card;
   return {
-    ...{ machineClass, fuel, cooling: machine.cooling ?? (fuel === 'diesel' ? 'liquid' : 'air') },
+    machineClass,
+    fuel,
+    cooling: machine.cooling ?? (fuel === 'diesel' ? 'liquid' : 'air'),
     fittings: service ?? usualFittings(machineClass, fuel),
     spec: { fluids, torques, plugs, tyres, plays, decks, charging, fittings, tools },
     rules: rulesOf(site),

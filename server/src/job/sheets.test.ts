@@ -55,8 +55,15 @@ describe('a step', () => {
 
   it('that can maim is not ticked off before its cautions were read', async () => {
     const blades = {
-      ...{ name: 'Blades: sharpen', action: 'sharpen', component: 'blades', minutes: 20, renews: [] },
-      ...{ reference: '', note: '', windowHours: null, windowDays: null },
+      name: 'Blades: sharpen',
+      action: 'sharpen',
+      component: 'blades',
+      minutes: 20,
+      renews: [],
+      reference: '',
+      note: '',
+      windowHours: null,
+      windowDays: null,
       triggers: [{ kind: 'everyHours', hours: 25, meter: 'engine', grid: null }],
     };
     const path = `/api/machines/${yard.crew.machine}`;

@@ -45,8 +45,10 @@ export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): Recor
   if (doneOn === null || life === null || shown === null || !machine) return null;
   const minutes = job.minutes ?? 0;
   const drawn = (job.movements ?? []).map(({ article, quantity, priceMinor }) => ({
-    ...{ name: article?.name ?? '', unit: article?.unit ?? ('piece' as const) },
-    ...{ quantity: -quantity, priceMinor },
+    name: article?.name ?? '',
+    unit: article?.unit ?? ('piece' as const),
+    quantity: -quantity,
+    priceMinor,
   }));
   const cost = jobCost(drawn, minutes, job.labourRateMinor);
   return {
@@ -64,7 +66,9 @@ export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): Recor
       ...draw,
       costMinor: lineCost({ ...draw, priceMinor }),
     })),
-    ...{ partsCostMinor: cost.parts, labourCostMinor: cost.labour, costMinor: cost.total },
+    partsCostMinor: cost.parts,
+    labourCostMinor: cost.labour,
+    costMinor: cost.total,
     note: job.note,
     voided: voidedOf(job, names),
   };

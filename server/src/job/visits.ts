@@ -38,9 +38,12 @@ export class Visits {
     ]);
     return {
       machine: { id: machine.id, tag: machine.tag, name: machine.name },
-      ...{ setUp, lines: toDueLines(scheduled), defects },
+      setUp,
+      lines: toDueLines(scheduled),
+      defects,
       proposals: proposeItems(schedule.answers, setUp, yearlyVisitOn(today, schedule.working)),
-      ...{ needs, vessels },
+      needs,
+      vessels,
       openJobId: open?.id ?? null,
     };
   }

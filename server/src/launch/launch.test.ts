@@ -19,8 +19,15 @@ describe('the options of ./start', () => {
 
   it('have the defaults of the usage text', () => {
     expect(parse()).toEqual({
-      ...{ help: false, empty: false, resetDemo: false, yes: false, port: 8420 },
-      ...{ data: '/yard/.yugator', databaseUrl: null, hosts: [], trustedProxies: [] },
+      help: false,
+      empty: false,
+      resetDemo: false,
+      yes: false,
+      port: 8420,
+      data: '/yard/.yugator',
+      databaseUrl: null,
+      hosts: [],
+      trustedProxies: [],
     });
   });
 
@@ -34,7 +41,8 @@ describe('the options of ./start', () => {
     expect(
       startOptions([], { PUBLIC_HOSTS: 'yard.example, 10.0.0.7', TRUST_PROXY: '127.0.0.1' }, '/'),
     ).toMatchObject({
-      ...{ hosts: ['yard.example', '10.0.0.7'], trustedProxies: ['127.0.0.1'] },
+      hosts: ['yard.example', '10.0.0.7'],
+      trustedProxies: ['127.0.0.1'],
     });
   });
 

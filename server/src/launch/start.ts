@@ -138,8 +138,13 @@ async function run(options: StartOptions): Promise<void> {
     await prepareDatabase(running.sequelize, options);
     const setUpCode = newSetUpCode();
     running.app = await createApp({
-      ...{ sequelize: running.sequelize, databaseUrl, clock: new SystemClock(), webFolder: WEB, setUpCode },
-      ...{ hosts: options.hosts, trustedProxies: options.trustedProxies },
+      sequelize: running.sequelize,
+      databaseUrl,
+      clock: new SystemClock(),
+      webFolder: WEB,
+      setUpCode,
+      hosts: options.hosts,
+      trustedProxies: options.trustedProxies,
       ...(running.database ? { storage: new FolderStorage(options.data) } : {}),
     });
     await running.app.listen(options.port, '127.0.0.1');

@@ -10,22 +10,18 @@ beforeAll(async () => {
 afterAll(() => yard.close());
 
 const fields = (over: object = {}) => ({
-  ...{
-    tag: ' U-9 ',
-    name: 'Cart',
-    machineClass: 'utilityVehicle',
-    make: '',
-    model: '',
-    fuel: 'diesel',
-    shed: 'North shed',
-  },
-  ...{
-    walkOrder: 5,
-    inServiceOn: '2027-02-01',
-    inServiceHours: 205,
-    cameNew: false,
-    bookIds: [yard.crew.book],
-  },
+  tag: ' U-9 ',
+  name: 'Cart',
+  machineClass: 'utilityVehicle',
+  make: '',
+  model: '',
+  fuel: 'diesel',
+  shed: 'North shed',
+  walkOrder: 5,
+  inServiceOn: '2027-02-01',
+  inServiceHours: 205,
+  cameNew: false,
+  bookIds: [yard.crew.book],
   ...over,
 });
 const register = (over: object = {}) =>

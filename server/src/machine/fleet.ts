@@ -71,7 +71,10 @@ export class Fleet {
       new Map(items.map((item) => [item.id, item.name])),
       toItemDtos(own),
       changes.map(({ status, since, reason, changedById }) => ({
-        ...{ status, since, reason, by: people.get(changedById) ?? '' },
+        status,
+        since,
+        reason,
+        by: people.get(changedById) ?? '',
       })),
     );
   }
@@ -92,15 +95,13 @@ export class Fleet {
       await Machine.create({ ...NEW_MACHINE, ...columns, serial: columns.serial ?? '', id });
       await MachineBook.bulkCreate(bookIds.map((bookId) => ({ machineId: id, bookId })));
       await MeterSegmentRow.create({
-        ...{
-          id: uuid(),
-          machineId: id,
-          meter: 'engine',
-          startsAt,
-          hoursOffset: 0,
-          kind: 'first',
-          reason: '',
-        },
+        id: uuid(),
+        machineId: id,
+        meter: 'engine',
+        startsAt,
+        hoursOffset: 0,
+        kind: 'first',
+        reason: '',
       });
       await ReadingRow.create({
         id: uuid(),

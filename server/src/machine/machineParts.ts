@@ -80,8 +80,13 @@ export class MachineParts {
       }
       await machine.update({ status, statusSince: since });
       await StatusChange.create({
-        ...{ id: uuid(), machineId: id, status, since, reason },
-        ...{ changedAt: new Date(now), changedById: caller.id },
+        id: uuid(),
+        machineId: id,
+        status,
+        since,
+        reason,
+        changedAt: new Date(now),
+        changedById: caller.id,
       });
     });
   }
@@ -159,8 +164,12 @@ export class MachineParts {
   async override(id: string, itemId: string, fields: OverrideFieldsDto): Promise<void> {
     const { triggers, dutyFactor, windowHours, windowDays, isOmitted, reason } = fields;
     const columns = {
-      ...{ isOmitted, reason, triggers: triggers ?? null, dutyFactor: dutyFactor ?? null },
-      ...{ windowHours: windowHours ?? null, windowDays: windowDays ?? null },
+      isOmitted,
+      reason,
+      triggers: triggers ?? null,
+      dutyFactor: dutyFactor ?? null,
+      windowHours: windowHours ?? null,
+      windowDays: windowDays ?? null,
     };
     await this.change(id, null, async () => {
       const item = await Item.findByPk(itemId);
@@ -249,10 +258,22 @@ export class MachineParts {
     const { now } = await this.calendar.read();
     const at = new Date(now);
     await MeterSegmentRow.create({
-      ...{ id: uuid(), machineId, meter, startsAt: at, hoursOffset: 0, kind: 'first', reason: '' },
+      id: uuid(),
+      machineId,
+      meter,
+      startsAt: at,
+      hoursOffset: 0,
+      kind: 'first',
+      reason: '',
     });
     await ReadingRow.create({
-      ...{ id: uuid(), machineId, meter, readAt: at, shown, source: 'entry', enteredById },
+      id: uuid(),
+      machineId,
+      meter,
+      readAt: at,
+      shown,
+      source: 'entry',
+      enteredById,
     });
   }
 

@@ -31,7 +31,8 @@ describe('the photo of a machine', () => {
   it('is kept, shown to everybody who is signed in, and taken away', async () => {
     const { body } = await send((await jpeg({ width: 3000, height: 60, isPlaced: true })).toString('base64'));
     const shown = await yard.app.inject({
-      ...{ method: 'GET', url: body.photo ?? '' },
+      method: 'GET',
+      url: body.photo ?? '',
       headers: { cookie: `yugator_session=${yard.crew.tokens.viewer}` },
     });
     expect([shown.statusCode, shown.headers['content-type']]).toEqual([200, 'image/jpeg']);
@@ -57,7 +58,8 @@ describe('the photo of a machine', () => {
   it('is kept without what stood behind it in the file', async () => {
     const { body } = await send(Buffer.concat([await jpeg(), PAGE.subarray(3)]).toString('base64'));
     const shown = await yard.app.inject({
-      ...{ method: 'GET', url: body.photo ?? '' },
+      method: 'GET',
+      url: body.photo ?? '',
       headers: { cookie: `yugator_session=${yard.crew.tokens.viewer}` },
     });
     expect(shown.rawPayload.includes('<script>')).toBe(false);

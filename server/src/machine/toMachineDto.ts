@@ -25,10 +25,25 @@ export function toMachineDto(scheduled: ScheduledMachine): MachineDto {
   const { id, tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders } = machine;
   const { working, usage, lastReading } = schedule;
   return {
-    ...{ id, tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders },
-    ...{ enginePower: machine.enginePower, warrantyUntil: machine.warrantyUntil },
-    ...{ warrantyHours: machine.warrantyHours, shed: machine.shed, walkOrder: machine.walkOrder },
-    ...{ inServiceOn: machine.inServiceOn, inServiceHours: machine.inServiceHours, cameNew: machine.cameNew },
+    id,
+    tag,
+    name,
+    machineClass,
+    make,
+    model,
+    serial,
+    modelYear,
+    fuel,
+    cooling,
+    cylinders,
+    enginePower: machine.enginePower,
+    warrantyUntil: machine.warrantyUntil,
+    warrantyHours: machine.warrantyHours,
+    shed: machine.shed,
+    walkOrder: machine.walkOrder,
+    inServiceOn: machine.inServiceOn,
+    inServiceHours: machine.inServiceHours,
+    cameNew: machine.cameNew,
     bookIds: [...bookIds],
     participation: facts.participation.map((part) => ({ ...part })),
     status: machine.status,
@@ -58,7 +73,13 @@ function aheadOf({ schedule }: ScheduledMachine, today: CivilDate): ExpectedHour
 function toOverrideDto(row: ItemOverrideRow, names: ReadonlyMap<string, string>): OverrideDto {
   const { itemId, isOmitted, dutyFactor, windowHours, windowDays, reason } = row;
   return {
-    ...{ itemId, itemName: names.get(itemId) ?? '', isOmitted, dutyFactor, windowHours, windowDays, reason },
+    itemId,
+    itemName: names.get(itemId) ?? '',
+    isOmitted,
+    dutyFactor,
+    windowHours,
+    windowDays,
+    reason,
     triggers: row.triggers === null ? null : storedTriggers(row.triggers),
   };
 }
@@ -78,7 +99,11 @@ export function toMachineDetail(
     ...toMachineDto(scheduled),
     photo,
     attachments: attachments.map(({ kind, name, share, hoursAtStart, engineAtStart }) => ({
-      ...{ kind, name, share, hoursAtStart, engineAtStart },
+      kind,
+      name,
+      share,
+      hoursAtStart,
+      engineAtStart,
       life: schedule.meters.get(kind)?.life ?? 0,
     })),
     overrides: overrides.map((row) => toOverrideDto(row, names)),

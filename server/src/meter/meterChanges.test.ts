@@ -122,8 +122,15 @@ describe("an attachment's own meter", () => {
     await attach();
     const { version } = await machine();
     const grease = {
-      ...{ name: 'Loader: grease', action: 'grease', component: 'loader pins', minutes: 10, renews: [] },
-      ...{ reference: '', note: '', windowHours: null, windowDays: null },
+      name: 'Loader: grease',
+      action: 'grease',
+      component: 'loader pins',
+      minutes: 10,
+      renews: [],
+      reference: '',
+      note: '',
+      windowHours: null,
+      windowDays: null,
       triggers: [{ kind: 'everyHours', hours: 10, meter: 'loader', grid: null }],
     };
     const kept = await put<MachineDetailDto>(`/machines/${yard.crew.machine}/items`, {

@@ -75,8 +75,13 @@ export class MeterChanges {
           ? segmentAfterReplacement(before, at, fields.oldShown, fields.newShown)
           : segmentAfterRollOver(before, at, Math.round((fields.oldShown + ONE_STEP) * 10) / 10);
       await MeterSegmentRow.create({
-        ...{ id: uuid(), machineId, meter, startsAt: new Date(segment.startsAt) },
-        ...{ hoursOffset: segment.offset, kind: fields.kind, reason: fields.reason },
+        id: uuid(),
+        machineId,
+        meter,
+        startsAt: new Date(segment.startsAt),
+        hoursOffset: segment.offset,
+        kind: fields.kind,
+        reason: fields.reason,
       });
       const reading = { machineId, meter, source: 'entry', enteredById: caller.id };
       const endOfOld = (at - 1) as Instant;

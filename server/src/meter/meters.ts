@@ -169,7 +169,10 @@ export class Meters {
     ]);
     const withPhoto = new Set(photos.map(({ readingId }) => readingId));
     return rows.map((row) => ({
-      ...{ id: row.id, meter: row.meter, at: row.readAt.toISOString(), shown: row.shown },
+      id: row.id,
+      meter: row.meter,
+      at: row.readAt.toISOString(),
+      shown: row.shown,
       life: lifeOfRow(row, scheduled),
       photo: withPhoto.has(row.id) ? `/api/readings/${row.id}/photo` : null,
       source: row.source,

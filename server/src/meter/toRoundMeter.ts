@@ -40,13 +40,11 @@ export function toRoundMeter(
   const offset = last ? segmentAt(segments, last.at).offset : 0;
   return {
     key: meter === 'engine' ? machine.id : `${machine.id}-${meter}`,
-    ...{
-      machineId: machine.id,
-      meter,
-      tag: machine.tag,
-      name: meterWords(scheduled, meter),
-      shed: machine.shed,
-    },
+    machineId: machine.id,
+    meter,
+    tag: machine.tag,
+    name: meterWords(scheduled, meter),
+    shed: machine.shed,
     segments: segments.map(({ startsAt, offset: hours }) => ({
       startsAt: new Date(startsAt).toISOString(),
       offset: hours,

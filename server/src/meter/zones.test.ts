@@ -50,8 +50,18 @@ describe.each([
 
   it('registers a machine on its own day, which can be read at once', async () => {
     const fields = {
-      ...{ tag: 'Z-1', name: 'New today', machineClass: 'zeroTurn', make: '', model: '', fuel: 'gasoline' },
-      ...{ shed: 'Yard', walkOrder: 9, inServiceOn: day, inServiceHours: 0.4, cameNew: true, bookIds: [] },
+      tag: 'Z-1',
+      name: 'New today',
+      machineClass: 'zeroTurn',
+      make: '',
+      model: '',
+      fuel: 'gasoline',
+      shed: 'Yard',
+      walkOrder: 9,
+      inServiceOn: day,
+      inServiceHours: 0.4,
+      cameNew: true,
+      bookIds: [],
     };
     const made = await yard.ask<MachineDetailDto>('POST', '/api/machines', { body: fields });
     expect([made.status, made.body.lastShown]).toEqual([201, 0.4]);

@@ -35,9 +35,14 @@ export class UsedOil {
       this.inside(),
     ]);
     return {
-      ...{ inside, capacity: site.usedOilLitres },
+      inside,
+      capacity: site.usedOilLitres,
       entries: rows.map(({ id, happenedOn, litres, note, enteredById }) => ({
-        ...{ id, on: happenedOn, litres, note, by: names.get(enteredById) ?? '' },
+        id,
+        on: happenedOn,
+        litres,
+        note,
+        by: names.get(enteredById) ?? '',
       })),
     };
   }
@@ -76,8 +81,13 @@ export class UsedOil {
   ): Promise<void> {
     const { now } = await this.calendar.read();
     await UsedOilRow.create({
-      ...{ id: uuid(), happenedOn: on, litres, note, jobId },
-      ...{ enteredAt: new Date(now), enteredById: caller.id },
+      id: uuid(),
+      happenedOn: on,
+      litres,
+      note,
+      jobId,
+      enteredAt: new Date(now),
+      enteredById: caller.id,
     });
     this.work.changed('usedOil');
   }

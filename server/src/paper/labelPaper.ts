@@ -17,8 +17,12 @@ interface Grid {
 /** Common sheets: A4 with 3 × 8 labels of 70 × 37 mm, Letter with 3 × 10 of 2 5/8 × 1 in (common practice). */
 const GRIDS: Record<Paper, Grid> = {
   a4: {
-    ...{ columns: 3, width: 70 * POINTS_OF_MM, height: 37 * POINTS_OF_MM },
-    ...{ left: 0, top: 0.5 * POINTS_OF_MM, gap: 0 },
+    columns: 3,
+    width: 70 * POINTS_OF_MM,
+    height: 37 * POINTS_OF_MM,
+    left: 0,
+    top: 0.5 * POINTS_OF_MM,
+    gap: 0,
   },
   letter: { columns: 3, width: 189, height: 72, left: 13.5, top: 36, gap: 9 },
 };

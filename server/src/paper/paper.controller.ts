@@ -93,7 +93,11 @@ export class PaperController {
       const { site, today } = await this.calendar.read();
       const records = await this.records.allOf(id);
       return {
-        ...{ kind: 'record', paper, machine: toMachineDto(scheduled), records, today },
+        kind: 'record',
+        paper,
+        machine: toMachineDto(scheduled),
+        records,
+        today,
         units: site.unitSystem,
       };
     });

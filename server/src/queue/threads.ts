@@ -21,7 +21,10 @@ export class Threads<Task, Answer> {
   ) {
     this.pool = new Piscina({
       filename: workerFile(path),
-      ...{ minThreads: 0, maxThreads: 1, maxQueue: mostWaiting, idleTimeout: IDLE_MS },
+      minThreads: 0,
+      maxThreads: 1,
+      maxQueue: mostWaiting,
+      idleTimeout: IDLE_MS,
       resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
     });
   }

@@ -17,8 +17,15 @@ const { mechanic, open, signOff, tick } = jobActs(() => yard);
 async function boltsOf(): Promise<string> {
   const path = `/api/machines/${yard.crew.machine}`;
   const bolts = {
-    ...{ name: 'Wheel bolts', action: 'tighten', component: 'wheel bolts', minutes: 10, renews: [] },
-    ...{ reference: '', note: '', windowHours: null, windowDays: null },
+    name: 'Wheel bolts',
+    action: 'tighten',
+    component: 'wheel bolts',
+    minutes: 10,
+    renews: [],
+    reference: '',
+    note: '',
+    windowHours: null,
+    windowDays: null,
     triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
   };
   await yard.ask('PUT', `${path}/items`, { body: { items: [bolts], version: 1 } });
@@ -51,8 +58,15 @@ describe('what checks found', () => {
   it('is kept with the record by the limits of that day, whatever the card says later', async () => {
     const path = `/api/machines/${yard.crew.machine}`;
     const level = {
-      ...{ name: 'Deck: level', action: 'adjust', component: 'deck', minutes: 15, renews: [] },
-      ...{ reference: '', note: '', windowHours: null, windowDays: null },
+      name: 'Deck: level',
+      action: 'adjust',
+      component: 'deck',
+      minutes: 15,
+      renews: [],
+      reference: '',
+      note: '',
+      windowHours: null,
+      windowDays: null,
       triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
     };
     await yard.ask('PUT', `${path}/items`, { body: { items: [level], version: 1 } });

@@ -63,19 +63,20 @@ export class Evidence {
       const proposal: IntervalProposal<FoundCheck> | null = proposeInterval(
         checksSince(checks.get(id) ?? [], settled),
         {
-          ...{ present: triggers, book: bookOf.get(id) ?? triggers },
+          present: triggers,
+          book: bookOf.get(id) ?? triggers,
           isUnderWarranty: isUnderWarranty(scheduled, today),
         },
       );
       if (!proposal) return [];
       return [
         {
-          ...{ itemId: id, itemName: name, kind: proposal.kind },
-          ...{
-            present: [...triggers],
-            triggers: [...proposal.triggers],
-            checks: proposal.checks.map((check) => ({ ...check })),
-          },
+          itemId: id,
+          itemName: name,
+          kind: proposal.kind,
+          present: [...triggers],
+          triggers: [...proposal.triggers],
+          checks: proposal.checks.map((check) => ({ ...check })),
         },
       ];
     });
@@ -114,7 +115,9 @@ export class Evidence {
         ? `Longer by evidence: the last ${checks.length} checks were good`
         : `Shorter by evidence: ${bad} of the last ${checks.length} checks were bad`;
     await this.parts.override(machineId, itemId, {
-      ...{ isOmitted: false, triggers: [...triggers], reason },
+      isOmitted: false,
+      triggers: [...triggers],
+      reason,
       dutyFactor: before?.dutyFactor ?? null,
       windowHours: before?.windowHours ?? null,
       windowDays: before?.windowDays ?? null,

@@ -88,7 +88,10 @@ function toAttachment(row: AttachmentRow, meters: StoredMeters): Attachment {
 function toOverride(row: ItemOverrideRow): ItemOverride {
   const { itemId, isOmitted, dutyFactor, windowHours, windowDays, reason } = row;
   return {
-    ...{ itemId, isOmitted, dutyFactor, reason },
+    itemId,
+    isOmitted,
+    dutyFactor,
+    reason,
     triggers: row.triggers === null ? null : storedTriggers(row.triggers),
     window: windowHours === null && windowDays === null ? null : { hours: windowHours, days: windowDays },
   };

@@ -47,7 +47,10 @@ export class ScheduleController {
     return milestoneHours(items, LAST_MILESTONE_HOURS, per).map((hours) => ({
       hours,
       lines: milestoneAt(hours, items, per).lines.map(({ item, reason }) => ({
-        ...{ itemId: item.id, itemName: item.name, reason: reason.kind, trigger: reason.trigger },
+        itemId: item.id,
+        itemName: item.name,
+        reason: reason.kind,
+        trigger: reason.trigger,
         bookName: scheduled.info.get(item.id)?.bookName ?? null,
         minutes: scheduled.info.get(item.id)?.minutes ?? 0,
       })),

@@ -44,7 +44,8 @@ describe('seasons', () => {
     const seasonId = await mowing();
     expect((await machine()).working).toEqual({ kind: 'unplanned', since: null, until: null });
     const { status, body } = await put<MachineDetailDto>(`/machines/${yard.crew.machine}/seasons`, {
-      ...{ participation: [{ seasonId, hoursPerWeek: 7 }], version: 1 },
+      participation: [{ seasonId, hoursPerWeek: 7 }],
+      version: 1,
     });
     expect(status).toBe(200);
     // The clock stands at 13 May 2027.
@@ -175,7 +176,8 @@ describe('a machine', () => {
       `/api/machines/${yard.crew.otherMachine}`,
     );
     expect(other).toMatchObject({
-      ...{ participation: [{ seasonId, hoursPerWeek: 7 }], version: 2 },
+      participation: [{ seasonId, hoursPerWeek: 7 }],
+      version: 2,
       attachments: [{ ...attachment, hoursAtStart: 0, engineAtStart: 0 }],
       overrides: [{ itemId: yard.crew.oil, triggers }],
       spec,
@@ -183,22 +185,18 @@ describe('a machine', () => {
     const copy = await put<MachineDetailDto>(
       '/machines',
       {
-        ...{
-          tag: 'T-3',
-          name: 'Third',
-          machineClass: 'zeroTurn',
-          make: '',
-          model: '',
-          fuel: 'gasoline',
-          shed: 'North shed',
-        },
-        ...{
-          walkOrder: 3,
-          inServiceOn: '2027-05-01',
-          inServiceHours: 0,
-          cameNew: true,
-          bookIds: [yard.crew.book],
-        },
+        tag: 'T-3',
+        name: 'Third',
+        machineClass: 'zeroTurn',
+        make: '',
+        model: '',
+        fuel: 'gasoline',
+        shed: 'North shed',
+        walkOrder: 3,
+        inServiceOn: '2027-05-01',
+        inServiceHours: 0,
+        cameNew: true,
+        bookIds: [yard.crew.book],
         copyOfId: id,
       },
       'POST',

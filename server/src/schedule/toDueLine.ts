@@ -32,9 +32,16 @@ function doneOf(history: ItemHistory | undefined): DueLineDto['done'] {
 function toDueLine(answer: DueAnswer, info: ItemInfo | undefined, done: DueLineDto['done']): DueLineDto {
   const { item, state, baseline, limits, unresolved, earlyOn, expectedOn, lateOn } = answer;
   return {
-    ...{ itemId: item.id, itemName: item.name, action: item.action, component: item.component },
+    itemId: item.id,
+    itemName: item.name,
+    action: item.action,
+    component: item.component,
     bookName: info?.bookName ?? null,
-    ...{ state, earlyOn, expectedOn, lateOn, done },
+    state,
+    earlyOn,
+    expectedOn,
+    lateOn,
+    done,
     consequence: answer.consequence,
     baseline: toBaselineDto(baseline),
     limits: limits.map(toLimitDto),
@@ -60,10 +67,18 @@ export function toBitingLines({ schedule, info }: ScheduledMachine): DueLineDto[
 /** Every item of a machine as a line in the schedule of the fleet. */
 export function toFleetLines({ machine, schedule, info }: ScheduledMachine): FleetLineDto[] {
   return schedule.answers.map(({ item, state, consequence, deciding, earlyOn, expectedOn, lateOn }) => ({
-    ...{ machineId: machine.id, tag: machine.tag, machineName: machine.name },
-    ...{ machineClass: machine.machineClass, shed: machine.shed },
-    ...{ itemId: item.id, itemName: item.name, state, consequence },
-    ...{ earlyOn, expectedOn, lateOn },
+    machineId: machine.id,
+    tag: machine.tag,
+    machineName: machine.name,
+    machineClass: machine.machineClass,
+    shed: machine.shed,
+    itemId: item.id,
+    itemName: item.name,
+    state,
+    consequence,
+    earlyOn,
+    expectedOn,
+    lateOn,
     bookName: info.get(item.id)?.bookName ?? null,
     limit: deciding ? toLimitDto(deciding) : null,
     minutes: info.get(item.id)?.minutes ?? 0,

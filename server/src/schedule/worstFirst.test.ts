@@ -33,8 +33,15 @@ const lineOf = ({ lines }: { lines: readonly DueLineDto[] }, name: string) => {
 };
 
 const PINS = {
-  ...{ name: 'Loader: grease', action: 'grease', component: 'loader pins', renews: [], minutes: 12 },
-  ...{ reference: '', note: '', windowHours: null, windowDays: null },
+  name: 'Loader: grease',
+  action: 'grease',
+  component: 'loader pins',
+  renews: [],
+  minutes: 12,
+  reference: '',
+  note: '',
+  windowHours: null,
+  windowDays: null,
   triggers: [{ kind: 'everyHours', hours: 10, meter: 'loader', grid: null }],
 };
 const LOADER = { kind: 'loader', name: 'Loader', share: 0.2, hoursAtStart: 0, engineAtStart: 0 };
@@ -102,7 +109,8 @@ describe('what lateness of a line costs', () => {
       send<BookDto>('PUT', `/books/${yard.crew.book}`, { name, machineClass, meter, version, items });
     // Both every 50 h and 10 h over; oil ruins, greasing is care.
     const items = book.items.map((item) => ({
-      ...{ ...item, triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }] },
+      ...item,
+      triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
       ...(item.name.startsWith('Grease') ? { action: 'grease' } : { component: 'engine oil' }),
     }));
     await write(items, 1);
@@ -135,7 +143,9 @@ describe('hours of a loader', () => {
 
   it('are asked for while nobody told about it, and counted from then on', async () => {
     expect(lineOf(await withPins(), PINS.name)).toMatchObject({
-      ...{ state: 'noRecord', limits: [], unresolved: [{ code: 'noMeter' }] },
+      state: 'noRecord',
+      limits: [],
+      unresolved: [{ code: 'noMeter' }],
     });
     const columns = await yard.ask<{ hours: number }[]>(
       'GET',
@@ -144,7 +154,8 @@ describe('hours of a loader', () => {
     expect(columns.body.map(({ hours }) => hours)).not.toContain(10);
     // A fifth of 60 h is 12: 2 over the ten.
     expect(lineOf(await withLoader(), PINS.name)).toMatchObject({
-      ...{ state: 'overdue', limits: [{ meter: 'loader', at: 10, left: -2 }] },
+      state: 'overdue',
+      limits: [{ meter: 'loader', at: 10, left: -2 }],
     });
   });
 

@@ -77,7 +77,8 @@ export class Seasons {
     return {
       version: site?.seasonsVersion ?? 1,
       seasons: seasons.map(({ id, name, years }) => ({
-        ...{ id, name },
+        id,
+        name,
         years: years.map((year) => ({ ...year })),
         machines: machines
           .filter((machine) => parts.some((part) => part.seasonId === id && part.machineId === machine.id))

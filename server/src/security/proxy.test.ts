@@ -25,7 +25,8 @@ async function start(trustedProxies: readonly string[]): Promise<void> {
 
 async function signIn(password: string, forwarded: Record<string, string>, name = 'nobody') {
   const { statusCode, headers, payload } = await app.inject({
-    ...{ method: 'POST', url: '/api/session' },
+    method: 'POST',
+    url: '/api/session',
     headers: { 'content-type': 'application/json', host: 'yard.example', ...forwarded },
     payload: JSON.stringify({ name, password }),
   });
@@ -62,7 +63,8 @@ describe('behind a proxy that is trusted', () => {
     for (const cookie of cookies)
       expect(cookie).toMatch(/^__Host-yugator_.*; Path=\/; HttpOnly; Secure; SameSite=Strict$/);
     const asked = await app.inject({
-      ...{ method: 'GET', url: '/api/session' },
+      method: 'GET',
+      url: '/api/session',
       headers: { cookie: cookies.map((each) => each.split(';')[0]).join('; '), 'x-forwarded-proto': 'https' },
     });
     expect(asked.statusCode).toBe(200);

@@ -45,7 +45,8 @@ const pid = () => Number(readFileSync(join(folder, 'mariadb', 'db.pid'), 'utf8')
 async function ask(method: 'GET' | 'PUT' | 'DELETE', url: string, body?: object) {
   const began = performance.now();
   const { statusCode, headers, payload } = await app.inject({
-    ...{ method, url },
+    method,
+    url,
     headers: {
       cookie: `yugator_session=${crew.tokens.crewLead}`,
       ...(body ? { 'content-type': 'application/json' } : {}),

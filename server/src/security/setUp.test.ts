@@ -21,18 +21,24 @@ afterEach(async () => {
 async function start(setUpCode?: string): Promise<void> {
   const { sequelize, url } = database;
   app = await createApp({
-    ...{ sequelize, databaseUrl: url, clock: new SetClock(NOON) },
+    sequelize,
+    databaseUrl: url,
+    clock: new SetClock(NOON),
     ...(setUpCode === undefined ? {} : { setUpCode }),
   });
 }
 
 const FIELDS = {
-  ...{ siteName: 'Hillside', timeZone: 'Europe/London', name: 'Tamsin Vale', password: 'a short sentence' },
+  siteName: 'Hillside',
+  timeZone: 'Europe/London',
+  name: 'Tamsin Vale',
+  password: 'a short sentence',
 };
 
 async function claim(setUpCode: string, over: object = {}) {
   const response = await app.inject({
-    ...{ method: 'POST', url: '/api/first-crew-lead' },
+    method: 'POST',
+    url: '/api/first-crew-lead',
     headers: { 'content-type': 'application/json' },
     payload: JSON.stringify({ ...FIELDS, setUpCode, ...over }),
   });

@@ -22,7 +22,12 @@ export interface RouteRules {
 const KB = 1024;
 
 export const USUAL_RULES: RouteRules = {
-  ...{ roles: [], isPublic: false, bodyBytes: 64 * KB, bodyMs: 8_000, answerMs: 10_000, isRaw: false },
+  roles: [],
+  isPublic: false,
+  bodyBytes: 64 * KB,
+  bodyMs: 8_000,
+  answerMs: 10_000,
+  isRaw: false,
 };
 
 const RULES = 'routeRules';

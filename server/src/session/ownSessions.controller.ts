@@ -29,8 +29,13 @@ export class OwnSessionsController {
   async list(@Caller() caller: Person, @SessionId() thisId: string): Promise<OpenSessionDto[]> {
     const sessions = await this.sessions.of(caller.id);
     return sessions.map(({ id, device, address, isOwnDevice, createdAt, lastSeenAt }) => ({
-      ...{ id, device, address, isOwnDevice, isThis: id === thisId },
-      ...{ createdAt: createdAt.toISOString(), lastSeenAt: lastSeenAt.toISOString() },
+      id,
+      device,
+      address,
+      isOwnDevice,
+      isThis: id === thisId,
+      createdAt: createdAt.toISOString(),
+      lastSeenAt: lastSeenAt.toISOString(),
     }));
   }
 

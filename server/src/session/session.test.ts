@@ -211,7 +211,10 @@ describe('the audit list', () => {
 describe('the first visitor', () => {
   it('is turned away where there is a crew lead already', async () => {
     const body = {
-      ...{ siteName: 'Mine now', timeZone: 'Europe/London', name: 'Intruder', password: PASSWORD },
+      siteName: 'Mine now',
+      timeZone: 'Europe/London',
+      name: 'Intruder',
+      password: PASSWORD,
       setUpCode: SET_UP_CODE,
     };
     expect((await yard.ask('POST', '/api/first-crew-lead', { ...nobody, body })).status).toBe(409);

@@ -43,12 +43,13 @@ export class Sessions {
     const days = await this.idleDays(device.isOwnDevice);
     await this.forgetEnded();
     await Session.create({
-      ...{ ...device, id: uuid(), tokenHash: hashOf(token), personId: person.id },
-      ...{
-        createdAt: new Date(now),
-        lastSeenAt: new Date(now),
-        expiresAt: new Date(now + days * MS_PER_DAY),
-      },
+      ...device,
+      id: uuid(),
+      tokenHash: hashOf(token),
+      personId: person.id,
+      createdAt: new Date(now),
+      lastSeenAt: new Date(now),
+      expiresAt: new Date(now + days * MS_PER_DAY),
     });
     await this.keepLatest(person.id);
     return { token, days };

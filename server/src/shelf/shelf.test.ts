@@ -28,8 +28,12 @@ describe('the shelf', () => {
     });
     const signed = await yard.ask('POST', `/api/jobs/${opened.body.id}/sign-off`, {
       body: {
-        ...{ doneOn: '2027-05-13', shown: 61, doneById: yard.crew.people.mechanic, minutes: 20 },
-        ...{ draws: [{ articleId: yard.crew.kit, quantity: 2 }], version: ticked.body.version },
+        doneOn: '2027-05-13',
+        shown: 61,
+        doneById: yard.crew.people.mechanic,
+        minutes: 20,
+        draws: [{ articleId: yard.crew.kit, quantity: 2 }],
+        version: ticked.body.version,
       },
     });
     expect(signed.status).toBe(201);

@@ -21,7 +21,10 @@ export function jobActs(yard: () => TestApp) {
     yard().ask<T>('POST', `/api/jobs/${job.id}/sign-off`, {
       ...mechanic,
       body: {
-        ...{ doneOn: '2027-05-13', shown: 61.5, doneById: yard().crew.people.mechanic, minutes: 35 },
+        doneOn: '2027-05-13',
+        shown: 61.5,
+        doneById: yard().crew.people.mechanic,
+        minutes: 35,
         draws: job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity })),
         version: job.version,
         ...over,

@@ -31,30 +31,31 @@ async function seedMachine(tag: string, bookId: string, shown: number): Promise<
   const id = uuid();
   const startsAt = new Date('2026-05-01T06:00:00Z');
   await Machine.create({
-    ...{
-      id,
-      tag,
-      name: `Mower ${tag}`,
-      machineClass: 'zeroTurn',
-      make: 'Verrick',
-      model: 'Z52',
-      fuel: 'gasoline',
-    },
-    ...{
-      shed: 'North shed',
-      walkOrder: 1,
-      inServiceOn: '2026-05-01',
-      inServiceHours: 0,
-      cameNew: true,
-      version: 1,
-      status: 'inService',
-      serial: '',
-      factsRevision: 1,
-    },
+    id,
+    tag,
+    name: `Mower ${tag}`,
+    machineClass: 'zeroTurn',
+    make: 'Verrick',
+    model: 'Z52',
+    fuel: 'gasoline',
+    shed: 'North shed',
+    walkOrder: 1,
+    inServiceOn: '2026-05-01',
+    inServiceHours: 0,
+    cameNew: true,
+    version: 1,
+    status: 'inService',
+    serial: '',
+    factsRevision: 1,
   });
   await MachineBook.create({ machineId: id, bookId });
   await MeterSegmentRow.create({
-    ...{ id: uuid(), machineId: id, startsAt, hoursOffset: 0, kind: 'first', reason: '' },
+    id: uuid(),
+    machineId: id,
+    startsAt,
+    hoursOffset: 0,
+    kind: 'first',
+    reason: '',
   });
   const reading = { machineId: id, source: 'round', enteredById: null };
   await ReadingRow.bulkCreate([
@@ -67,8 +68,17 @@ async function seedMachine(tag: string, bookId: string, shown: number): Promise<
 async function seedItem(bookId: string, name: string, hours: number, place: number): Promise<string> {
   const id = uuid();
   await Item.create({
-    ...{ id, bookId, name, minutes: 10 * (place + 1), place, renews: [], dropped: false },
-    ...{ action: 'replace', component: name.toLowerCase(), reference: '', note: '' },
+    id,
+    bookId,
+    name,
+    minutes: 10 * (place + 1),
+    place,
+    renews: [],
+    dropped: false,
+    action: 'replace',
+    component: name.toLowerCase(),
+    reference: '',
+    note: '',
     triggers: [{ kind: 'everyHours', hours, meter: 'engine', grid: null }],
   });
   return id;
@@ -117,7 +127,12 @@ export async function seedCrew(clock: Clock, timeZone: string = ZONE): Promise<C
   });
   await ItemArticleRow.create({ itemId: oil, articleId: kit, quantity: 1 });
   await Movement.create({
-    ...{ id: uuid(), articleId: kit, kind: 'received', quantity: 5, priceMinor: 2890, note: '' },
+    id: uuid(),
+    articleId: kit,
+    kind: 'received',
+    quantity: 5,
+    priceMinor: 2890,
+    note: '',
     movedAt: new Date('2027-05-01T08:00:00Z'),
   });
   const machine = await seedMachine('T-1', book, 60);

@@ -46,7 +46,10 @@ export async function testApp(timeZone?: string): Promise<TestApp> {
   const clock = new SetClock(NOON);
   const crew = await seedCrew(clock, timeZone);
   const app = await createApp({
-    ...{ sequelize: database.sequelize, databaseUrl: database.url, clock, setUpCode: SET_UP_CODE },
+    sequelize: database.sequelize,
+    databaseUrl: database.url,
+    clock,
+    setUpCode: SET_UP_CODE,
   });
   return {
     app,

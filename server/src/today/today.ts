@@ -67,7 +67,9 @@ export class Today {
     const { machine, schedule } = scheduled;
     const lines = toBitingLines(scheduled);
     return {
-      ...{ id: machine.id, tag: machine.tag, name: machine.name },
+      id: machine.id,
+      tag: machine.tag,
+      name: machine.name,
       state: strongestState(schedule.answers),
       hoursPerWeek: schedule.usage.hoursPerWeek,
       life: schedule.life,

@@ -5,8 +5,13 @@ import { AuditPage } from './AuditPage.js';
 import { queryText } from './auditQueries.js';
 
 const entry = (over: Partial<AuditEntryDto> = {}): AuditEntryDto => ({
-  ...{ id: 'e', at: '2027-05-13T10:00:00Z', act: 'signInRefused', by: '', subject: 'Marit' },
-  ...{ address: '192.0.2.4', ...over },
+  id: 'e',
+  at: '2027-05-13T10:00:00Z',
+  act: 'signInRefused',
+  by: '',
+  subject: 'Marit',
+  address: '192.0.2.4',
+  ...over,
 });
 
 let asked: string[];

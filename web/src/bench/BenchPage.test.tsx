@@ -13,7 +13,9 @@ function show(at: string) {
   const person = { id: 'p', name: 'Ansel', role: 'viewer' as const, active: true, version: 1 };
   globalThis.fetch = (() =>
     Promise.resolve({
-      ...{ ok: true, status: 200, headers: new Map([['content-type', 'application/json']]) },
+      ok: true,
+      status: 200,
+      headers: new Map([['content-type', 'application/json']]),
       json: () => Promise.resolve([]),
     })) as unknown as typeof fetch;
   render(
@@ -33,17 +35,17 @@ const type = (label: string | RegExp, text: string) =>
   act(() => fireEvent.change(screen.getByLabelText(label), { target: { value: text } }));
 
 describe('the bench', () => {
-  it('reads its figures from the address, and writes them there', () => {
+  it('reads its figures from the address, and writes them there', async () => {
     // 2.1 qt and 1.9 qt: the filter takes 0.2; first pour 2.1 − 0.2 − 0.105 = 1.795 qt: 5 − 1.795 = 3.205 qt.
     show('/bench/fill?with=2.1+qt&without=1.9+qt&jug=5+qt');
     expect(screen.getByText(/Pour until the 5 qt jug stands at 3.2 qt|stands at 3.21 qt/)).toBeDefined();
-    type('Capacity with the filter', '3 qt');
+    await type('Capacity with the filter', '3 qt');
     expect(screen.getByTestId('address').textContent).toContain('with=3+qt');
   });
 
-  it('says so where a figure is none, and goes on with the next', () => {
+  it('says so where a figure is none, and goes on with the next', async () => {
     show('/bench/fill');
-    type('Capacity with the filter', 'much');
+    await type('Capacity with the filter', 'much');
     expect(screen.getByText(/Type a figure/)).toBeDefined();
     expect(screen.queryByText(/Pour until/)).toBeNull();
   });

@@ -87,12 +87,12 @@ export function FillTool() {
       {withFilter === null || withoutFilter === null || retained === null ? null : (
         <FillPlanner
           need={{
-            ...{ capacityWithFilter: withFilter, capacityWithoutFilter: withoutFilter, retained },
-            ...{
-              filterChanged: filter === 'changed',
-              prefill: prefill as Prefill,
-              target: target as FillTarget,
-            },
+            capacityWithFilter: withFilter,
+            capacityWithoutFilter: withoutFilter,
+            retained,
+            filterChanged: filter === 'changed',
+            prefill: prefill as Prefill,
+            target: target as FillTarget,
           }}
           jug={jugOf(jug, site.unitSystem)}
           onJug={setJug}

@@ -25,7 +25,10 @@ function walk(
   if (!(cell instanceof HTMLButtonElement) || cell.dataset['column'] === undefined) return;
   const [row, column] = [Number(cell.dataset['row']), Number(cell.dataset['column'])];
   const steps: Record<string, [number, number]> = {
-    ...{ ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] },
+    ArrowUp: [-1, 0],
+    ArrowDown: [1, 0],
+    ArrowLeft: [0, -1],
+    ArrowRight: [0, 1],
   };
   const step = steps[event.key];
   if (step) {

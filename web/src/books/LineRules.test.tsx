@@ -6,7 +6,9 @@ import { LineRules } from './LineRules.js';
 
 const LINE: DraftLine = {
   ...emptyLine(0, 'valve'),
-  ...{ name: 'Dust valve: squeeze out', action: 'clean', component: 'dust valve' },
+  name: 'Dust valve: squeeze out',
+  action: 'clean',
+  component: 'dust valve',
 };
 const OTHER: DraftLine = { ...emptyLine(0, 'oil'), name: 'Engine oil', component: 'engine oil' };
 

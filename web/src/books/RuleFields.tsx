@@ -32,19 +32,30 @@ export interface Typed {
 }
 
 export const EMPTY: Typed = {
-  ...{ kind: 'seasonEdge', season: '', edge: 'first', days: '0' },
-  ...{ n: '2', other: '', above: '', hours: '50', inUse: true },
+  kind: 'seasonEdge',
+  season: '',
+  edge: 'first',
+  days: '0',
+  n: '2',
+  other: '',
+  above: '',
+  hours: '50',
+  inUse: true,
 };
 
 /** The rule that was typed, or a sentence of what is missing. */
 export function ruleOf(typed: Typed, meter: BookDraft['meter']): Trigger | string {
   const loose = {
     seasonEdge: {
-      ...{ kind: 'seasonEdge', season: typed.season || null, edge: typed.edge },
+      kind: 'seasonEdge',
+      season: typed.season || null,
+      edge: typed.edge,
       offsetDays: parseFigure(typed.days.replace('−', '-')),
     },
     everyNth: {
-      ...{ kind: 'everyNth', n: parseFigure(typed.n), itemId: typed.other },
+      kind: 'everyNth',
+      n: parseFigure(typed.n),
+      itemId: typed.other,
       everyTimeAboveHours: typed.above.trim() === '' ? null : parseFigure(typed.above),
     },
     storage: { kind: 'storage', days: parseFigure(typed.days) },

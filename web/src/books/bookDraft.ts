@@ -45,28 +45,38 @@ function isOfChart(trigger: Trigger, meter: MeterName): boolean {
     case 'firstCalendar':
     case 'everyCalendar':
       return trigger.inUse === null;
-    default:
+    case 'seasonEdge':
+    case 'everyNth':
+    case 'storage':
       return false;
   }
 }
 
 export function emptyLine(columns: number, key: string): DraftLine {
   return {
-    ...{ key, id: null, name: '', action: 'replace', component: '', minutes: '15' },
-    ...{
-      marks: Array.from({ length: columns }, () => null),
-      others: [],
-      renews: [],
-      reference: '',
-      note: '',
-    },
-    ...{ windowHours: null, windowDays: null, consequence: null },
+    key,
+    id: null,
+    name: '',
+    action: 'replace',
+    component: '',
+    minutes: '15',
+    marks: Array.from({ length: columns }, () => null),
+    others: [],
+    renews: [],
+    reference: '',
+    note: '',
+    windowHours: null,
+    windowDays: null,
+    consequence: null,
   };
 }
 
 export function emptyBook(): BookDraft {
   return {
-    ...{ name: '', machineClass: 'ridingMower', meter: 'engine', columns: FIRST_COLUMNS },
+    name: '',
+    machineClass: 'ridingMower',
+    meter: 'engine',
+    columns: FIRST_COLUMNS,
     lines: [emptyLine(FIRST_COLUMNS.length, 'new-0')],
   };
 }
@@ -78,12 +88,23 @@ export function draftOf(book: BookDto): BookDraft {
   );
   const columns = columnsOf(ofChart.flat());
   return {
-    ...{ name: book.name, machineClass: book.machineClass, meter: book.meter, columns },
+    name: book.name,
+    machineClass: book.machineClass,
+    meter: book.meter,
+    columns,
     lines: book.items.map((item, index) => {
       const { row, others } = rowOf(columns, ofChart[index] ?? []);
       const { id, name, action, component, renews, reference, note } = item;
       return {
-        ...{ key: id, id, name, action, component, renews, reference, note, marks: row },
+        key: id,
+        id,
+        name,
+        action,
+        component,
+        renews,
+        reference,
+        note,
+        marks: row,
         minutes: String(item.minutes),
         others: [...others, ...item.triggers.filter((trigger) => !isOfChart(trigger, book.meter))],
         windowHours: item.windowHours ?? null,
@@ -105,14 +126,23 @@ export function triggersOf(
 /** The book as it is sent. */
 export function fieldsOf(draft: BookDraft): BookFieldsDto {
   return {
-    ...{ name: draft.name.trim(), machineClass: draft.machineClass, meter: draft.meter },
+    name: draft.name.trim(),
+    machineClass: draft.machineClass,
+    meter: draft.meter,
     items: draft.lines.map((line) => {
       const { id, name, action, component, renews, reference, note } = line;
       const { windowHours, windowDays, consequence } = line;
       return {
         ...(id === null ? {} : { id }),
-        ...{ name: name.trim(), action, component: component.trim().toLowerCase(), renews: [...renews] },
-        ...{ reference, note, windowHours, windowDays, consequence },
+        name: name.trim(),
+        action,
+        component: component.trim().toLowerCase(),
+        renews: [...renews],
+        reference,
+        note,
+        windowHours,
+        windowDays,
+        consequence,
         triggers: triggersOf(line, draft),
         minutes: /^\d+$/.test(line.minutes.trim()) ? Number(line.minutes) : NaN,
       };

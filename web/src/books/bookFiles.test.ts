@@ -11,11 +11,25 @@ import {
 import { bookFile, csvOf, readBookFile } from './bookFiles.js';
 
 const item = (name: string, triggers: BookDto['items'][number]['triggers']): BookDto['items'][number] => ({
-  ...{ id: name, name, action: 'replace', component: name.toLowerCase(), triggers, renews: [], minutes: 30 },
-  ...{ reference: 'p. 31', note: 'with "care", always', windowHours: null, windowDays: null },
+  id: name,
+  name,
+  action: 'replace',
+  component: name.toLowerCase(),
+  triggers,
+  renews: [],
+  minutes: 30,
+  reference: 'p. 31',
+  note: 'with "care", always',
+  windowHours: null,
+  windowDays: null,
 });
 const BOOK: BookDto = {
-  ...{ id: 'b', name: 'Verrick', machineClass: 'zeroTurn', meter: 'engine', version: 3, machines: ['M-07'] },
+  id: 'b',
+  name: 'Verrick',
+  machineClass: 'zeroTurn',
+  meter: 'engine',
+  version: 3,
+  machines: ['M-07'],
   items: [
     item('Oil', [
       { kind: 'firstHours', hours: 5, meter: 'engine' },

@@ -99,16 +99,20 @@ function readLine(
     return [`Line ${number}: no column is marked, so it would never be due.`];
   }
   return {
-    ...{
-      key: `csv-${number}`,
-      id: null,
-      name: name ?? '',
-      action,
-      component: component ?? '',
-      minutes: minutes ?? '',
-    },
-    ...{ marks, others: [], renews: [], reference: reference ?? '', note: note ?? '' },
-    ...{ windowHours: null, windowDays: null, consequence: null },
+    key: `csv-${number}`,
+    id: null,
+    name: name ?? '',
+    action,
+    component: component ?? '',
+    minutes: minutes ?? '',
+    marks,
+    others: [],
+    renews: [],
+    reference: reference ?? '',
+    note: note ?? '',
+    windowHours: null,
+    windowDays: null,
+    consequence: null,
   };
 }
 

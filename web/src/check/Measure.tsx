@@ -73,7 +73,8 @@ export function Measure({ measurement, values, onChange, disabled = false }: Pro
               helperText={isWrong ? 'Type a figure, with its unit where it is another.' : undefined}
               slotProps={{
                 htmlInput: {
-                  ...{ inputMode: field.dimension === null ? 'numeric' : 'decimal', autoComplete: 'off' },
+                  inputMode: field.dimension === null ? 'numeric' : 'decimal',
+                  autoComplete: 'off',
                   className: 'fig',
                 },
               }}

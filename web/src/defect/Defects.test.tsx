@@ -5,13 +5,14 @@ import { showTo, wire } from '../testing/wire.js';
 import { Defects } from './Defects.js';
 
 const DEFECT: DefectDto = {
-  ...{
-    id: 'd',
-    machine: { id: 'm', tag: 'M-07', name: 'Lakeside' },
-    foundOn: '2027-05-11',
-    reportedBy: 'Dru',
-  },
-  ...{ words: 'Spindle rumbles', severity: 'soon', itemName: null, closedByJobId: null },
+  id: 'd',
+  machine: { id: 'm', tag: 'M-07', name: 'Lakeside' },
+  foundOn: '2027-05-11',
+  reportedBy: 'Dru',
+  words: 'Spindle rumbles',
+  severity: 'soon',
+  itemName: null,
+  closedByJobId: null,
 };
 
 describe('the defects of a machine', () => {
@@ -37,7 +38,8 @@ describe('the defects of a machine', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Report it' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toEqual({
-      ...{ method: 'POST', path: '/api/machines/m/defects' },
+      method: 'POST',
+      path: '/api/machines/m/defects',
       body: { words: 'Brake does not hold', severity: 'stop' },
     });
   });

@@ -7,7 +7,11 @@ const kept = jest.fn();
 
 function Shown({ currency, minor }: { currency: string; minor: number | null }) {
   const form = useDtoForm(UpdateSiteSettingsDto, {
-    ...{ hoursGrid: 'sinceDone', unitSystem: 'metric', staleAfterDays: 8, sessionIdleDays: 14, version: 1 },
+    hoursGrid: 'sinceDone',
+    unitSystem: 'metric',
+    staleAfterDays: 8,
+    sessionIdleDays: 14,
+    version: 1,
     labourRateMinor: minor,
   });
   return (

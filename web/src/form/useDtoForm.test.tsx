@@ -5,7 +5,10 @@ import { Field } from './Field.js';
 import { useDtoForm } from './useDtoForm.js';
 
 const taken = new ApiProblem({
-  ...{ type: 'about:blank', title: 't', status: 422, detail: 'd' },
+  type: 'about:blank',
+  title: 't',
+  status: 422,
+  detail: 'd',
   errors: [{ pointer: '#/quantity', code: 'tooMuch', detail: 'The shelf does not hold that.' }],
 });
 

@@ -36,7 +36,8 @@ export function HelpPage() {
         className={styles.words}
         options={{
           overrides: { a: { component: HelpLink }, table: { component: WideTable } },
-          ...{ forceBlock: true, wrapper: 'div' },
+          forceBlock: true,
+          wrapper: 'div',
         }}
       >
         {rest.join('\n')}

@@ -22,8 +22,13 @@ function looked(sight: string | null): JobDto {
   const step = composeSheet(setUp).steps.find(({ look }) => look === 'airFilter');
   const found = sight === null ? null : { sight };
   const touched = {
-    ...{ key: step?.key ?? '', isDone: true, isAcknowledged: false, startedAt: null, found },
-    ...{ by: 'Ansel', version: 1 },
+    key: step?.key ?? '',
+    isDone: true,
+    isAcknowledged: false,
+    startedAt: null,
+    found,
+    by: 'Ansel',
+    version: 1,
   };
   return { ...base, setUp, steps: [touched] };
 }

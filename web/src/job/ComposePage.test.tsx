@@ -15,21 +15,32 @@ const ITEMS = [
   { id: 'tyres', name: 'Tyre pressures', action: 'inspect', component: 'tyres' },
 ] as const;
 const line = (id: string, name: string, state: 'overdue' | 'coming' | 'fine'): VisitDto['lines'][number] => ({
-  ...{ itemId: id, itemName: name, action: 'inspect', component: '', bookName: null, state, minutes: 5 },
+  itemId: id,
+  itemName: name,
+  action: 'inspect',
+  component: '',
+  bookName: null,
+  state,
+  minutes: 5,
   consequence: 'care',
-  ...{ limits: [], unresolved: [], done: [], earlyOn: null, expectedOn: null, lateOn: null },
+  limits: [],
+  unresolved: [],
+  done: [],
+  earlyOn: null,
+  expectedOn: null,
+  lateOn: null,
   baseline: { kind: 'noRecord', on: null, life: null },
 });
 const visit = (over: Partial<VisitDto> = {}): VisitDto => ({
-  ...{ machine: { id: 'm', tag: 'T-02', name: 'Loader tractor' }, openJobId: null, defects: [] },
+  machine: { id: 'm', tag: 'T-02', name: 'Loader tractor' },
+  openJobId: null,
+  defects: [],
   setUp: {
-    ...{
-      machineClass: 'compactTractor',
-      fuel: 'diesel',
-      cooling: 'liquid',
-      rules: DEFAULT_RULES,
-      items: ITEMS,
-    },
+    machineClass: 'compactTractor',
+    fuel: 'diesel',
+    cooling: 'liquid',
+    rules: DEFAULT_RULES,
+    items: ITEMS,
     fittings: usualFittings('compactTractor', 'diesel'),
     spec: emptySpecCard(),
   },
@@ -55,7 +66,9 @@ beforeEach(() => {
   globalThis.fetch = ((_url: string, init: { method: string; body?: string }) => {
     if (init.method === 'POST') posted.push(JSON.parse(init.body ?? 'null'));
     return Promise.resolve({
-      ...{ ok: true, status: 200, headers: new Map([['content-type', 'application/json']]) },
+      ok: true,
+      status: 200,
+      headers: new Map([['content-type', 'application/json']]),
       json: () => Promise.resolve(init.method === 'POST' ? { id: 'new' } : answer),
     });
   }) as unknown as typeof fetch;
@@ -95,11 +108,11 @@ describe('a visit that is composed', () => {
     await show();
     const before = alone();
     expect(screen.getByText('1 × Air element (only 0 on hand)')).toBeDefined();
-    act(() => fireEvent.click(box(/air element/)));
+    await act(() => fireEvent.click(box(/air element/)));
     expect(alone()).toBeLessThan(before);
     expect(screen.queryByText(/Air element \(only/)).toBeNull();
-    act(() => fireEvent.click(box(/Tyre/)));
-    act(() => fireEvent.click(screen.getByRole('button', { name: 'Open the job' })));
+    await act(() => fireEvent.click(box(/Tyre/)));
+    await act(() => fireEvent.click(screen.getByRole('button', { name: 'Open the job' })));
     await waitFor(() => expect(screen.getByText('The sheet of the new job')).toBeDefined());
     expect(posted).toEqual([{ machineId: 'm', itemIds: ['hoses', 'tyres'] }]);
   });

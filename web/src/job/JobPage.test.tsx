@@ -117,7 +117,7 @@ describe('the sheet of a job', () => {
     await show();
     const tips = () => card(/^Measure both tips/);
     expect(tips().getByRole<HTMLButtonElement>('button', { name: 'Read it first' }).disabled).toBe(true);
-    act(() => fireEvent.click(tips().getByRole('checkbox')));
+    await act(() => fireEvent.click(tips().getByRole('checkbox')));
     await waitFor(() => expect(tips().getByRole('button', { name: 'Done' })).toBeDefined());
     expect(writes).toMatchObject([
       { url: '/api/jobs/j/steps/blades.tips', body: { isAcknowledged: true, isDone: false } },
@@ -133,7 +133,7 @@ describe('the sheet of a job', () => {
     expect(tips().getByText(/Straight/)).toBeDefined();
     fireEvent.change(tips().getByLabelText('Second tip (mm)'), { target: { value: '85' } });
     expect(tips().getByText(/Bent/)).toBeDefined();
-    act(() => fireEvent.click(tips().getByRole('checkbox')));
+    await act(() => fireEvent.click(tips().getByRole('checkbox')));
     await waitFor(() => expect(writes.length).toBeGreaterThan(0));
     expect(writes.at(-1)?.body).toMatchObject({ found: { first: 80, second: 85 } });
   });
@@ -150,11 +150,11 @@ describe('the sheet of a job', () => {
   it('guides the look: what is seen gives the answer, and the person may decide otherwise', async () => {
     await show();
     const look = () => card(/^Take the element out, hold it to the light/);
-    act(() => fireEvent.click(look().getByRole('button', { name: 'No light comes through' })));
+    await act(() => fireEvent.click(look().getByRole('button', { name: 'No light comes through' })));
     expect(look().getByText('Replace it. The pores are full.')).toBeDefined();
     expect(look().queryByLabelText('Why otherwise')).toBeNull();
     fireEvent.mouseDown(look().getByLabelText('Decided'));
-    act(() => fireEvent.click(screen.getByRole('option', { name: 'Clean and refit' })));
+    await act(() => fireEvent.click(screen.getByRole('option', { name: 'Clean and refit' })));
     fireEvent.change(look().getByLabelText('Why otherwise'), { target: { value: 'None on the shelf' } });
     await waitFor(() =>
       expect(writes.at(-1)?.body).toMatchObject({
@@ -171,13 +171,13 @@ describe('the sheet of a job', () => {
     expect(screen.getAllByText(/must be emptied 2 times/)).toHaveLength(2);
     expect(screen.getAllByText(/has room for 1 L only/)).toHaveLength(2);
     fireEvent.mouseDown(screen.getByLabelText('Dipstick'));
-    act(() => fireEvent.click(screen.getByRole('option', { name: 'Above the full mark' })));
+    await act(() => fireEvent.click(screen.getByRole('option', { name: 'Above the full mark' })));
     expect(screen.getByText(/too much: it foams/)).toBeDefined();
   });
 
   it('starts the time of what passes by itself with the tick', async () => {
     await show();
-    act(() => fireEvent.click(card(/^Start the engine outside/).getByRole('button', { name: 'Done' })));
+    await act(() => fireEvent.click(card(/^Start the engine outside/).getByRole('button', { name: 'Done' })));
     await waitFor(() =>
       expect(screen.getByRole('timer', { name: 'Warming up' }).textContent).toMatch(/[56]:\d\d/),
     );
@@ -186,21 +186,21 @@ describe('the sheet of a job', () => {
 
   it('one step at a time opens where the work stands, and goes on with the tick', async () => {
     await show();
-    press('Step by step');
+    await press('Step by step');
     expect(screen.getByText(/^Walk round/)).toBeDefined();
-    press('Done');
+    await press('Done');
     await waitFor(() => expect(screen.queryByText(/^Walk round/)).toBeNull());
-    press('Back');
+    await press('Back');
     expect(screen.getByText(/^Walk round/)).toBeDefined();
     expect(screen.getByRole('button', { name: 'Not done after all' })).toBeDefined();
   });
 
   it('is put aside with what it waits for', async () => {
     await show();
-    press('Put aside …');
+    await press('Put aside …');
     const dialog = await screen.findByRole('dialog');
     fireEvent.change(within(dialog).getByLabelText(/waits for/), { target: { value: 'The filter' } });
-    press('Put it aside');
+    await press('Put it aside');
     await waitFor(() =>
       expect(writes.at(-1)).toMatchObject({ url: '/api/jobs/j/pause', body: { reason: 'The filter' } }),
     );
@@ -221,7 +221,7 @@ describe('what became of it', () => {
 
   it('done proposes minutes and parts, which somebody may put right', async () => {
     await show();
-    press('Done: Engine oil and filter');
+    await press('Done: Engine oil and filter');
     await waitFor(() => expect(minutes().value).toBe(ofOil()));
     expect(screen.getByLabelText<HTMLInputElement>('Pieces of Oil change kit').value).toBe('1');
     expect(screen.getByText('2 items not settled: not done, due as before.')).toBeDefined();
@@ -229,7 +229,7 @@ describe('what became of it', () => {
     fireEvent.change(minutes(), { target: { value: '30' } });
     await waitFor(() => expect(screen.getByText('£43.90')).toBeDefined());
     fireEvent.change(minutes(), { target: { value: '50' } });
-    press('Done: Air filter: look at');
+    await press('Done: Air filter: look at');
     await waitFor(() =>
       expect(screen.getByText('1 item not settled: not done, due as before.')).toBeDefined(),
     );
@@ -238,19 +238,22 @@ describe('what became of it', () => {
 
   it('otherwise is asked for what it needs, and shows at its field what the server refuses', async () => {
     await show();
-    press('Otherwise: Air filter: look at');
+    await press('Otherwise: Air filter: look at');
     const dialog = await screen.findByRole('dialog');
     fireEvent.mouseDown(within(dialog).getByLabelText('What became of it'));
-    act(() => fireEvent.click(screen.getByRole('option', { name: 'Found defective' })));
+    await act(() => fireEvent.click(screen.getByRole('option', { name: 'Found defective' })));
     refusal = {
-      ...{ type: 'about:blank', title: 't', status: 422, detail: 'd' },
+      type: 'about:blank',
+      title: 't',
+      status: 422,
+      detail: 'd',
       errors: [{ pointer: '#/note', code: 'missing', detail: 'Say what is wrong.' }],
     };
-    press('Keep');
+    await press('Keep');
     expect(await screen.findByText('Say what is wrong.')).toBeDefined();
     refusal = null;
     fireEvent.change(within(dialog).getByLabelText('What is wrong'), { target: { value: 'Box cracked' } });
-    press('Keep');
+    await press('Keep');
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     expect(writes.at(-1)?.body).toMatchObject({ outcome: 'defect', severity: 'soon', note: 'Box cracked' });
   });
@@ -259,10 +262,10 @@ describe('what became of it', () => {
     const due = dueLine({ itemId: 'air', limits: [hoursLimit({ meter: 'loader' })] });
     now = job({ items: job().items.map((each) => (each.itemId === 'air' ? { ...each, due } : each)) });
     await show();
-    press('Otherwise: Air filter: look at');
+    await press('Otherwise: Air filter: look at');
     const dialog = within(await screen.findByRole('dialog'));
     fireEvent.change(dialog.getByLabelText('Until the loader has'), { target: { value: '20' } });
-    press('Keep');
+    await press('Keep');
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     expect(writes.at(-1)?.body).toMatchObject({ outcome: 'kept', untilLife: 20, untilMeter: 'loader' });
     const words = { ...item('air', 'kept'), untilLife: 20, note: '' };
@@ -274,27 +277,30 @@ describe('what became of it', () => {
     now = job({
       defects: [
         {
-          ...{ id: DEFECT, machine: { id: 'm', tag: 'M-07', name: 'Lakeside' }, foundOn: '2027-05-01' },
-          ...{
-            reportedBy: 'Dru',
-            words: 'Seat torn',
-            severity: 'watch',
-            itemName: null,
-            closedByJobId: null,
-          },
+          id: DEFECT,
+          machine: { id: 'm', tag: 'M-07', name: 'Lakeside' },
+          foundOn: '2027-05-01',
+          reportedBy: 'Dru',
+          words: 'Seat torn',
+          severity: 'watch',
+          itemName: null,
+          closedByJobId: null,
         },
       ],
     });
     await show();
-    press('Done: Engine oil and filter');
+    await press('Done: Engine oil and filter');
     await waitFor(() => expect(minutes().value).toBe(ofOil()));
-    act(() => fireEvent.click(screen.getByRole('checkbox', { name: /Seat torn/ })));
+    await act(() => fireEvent.click(screen.getByRole('checkbox', { name: /Seat torn/ })));
     refusal = {
-      ...{ type: 'about:blank', title: 't', status: 422, detail: 'd' },
+      type: 'about:blank',
+      title: 't',
+      status: 422,
+      detail: 'd',
       errors: [{ pointer: '#/shown', code: 'backwards', detail: 'Less than the 412.6 h read before.' }],
     };
     fireEvent.change(screen.getByLabelText('Hours on the meter'), { target: { value: '411,5' } });
-    press('Sign off');
+    await press('Sign off');
     await screen.findByText('Less than the 412.6 h read before.');
     expect(screen.getByLabelText<HTMLInputElement>('Hours on the meter').value).toBe('411,5');
     const sent = writes.at(-1)?.body as SignOffDto;

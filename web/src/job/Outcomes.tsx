@@ -44,10 +44,13 @@ function meterOf({ untilMeter, due }: JobItemDto): MeterName {
 function OutcomeForm({ job, item, onDone }: { job: JobDto; item: JobItemDto; onDone: () => void }) {
   const client = useQueryClient();
   const form = useDtoForm<OutcomeDto>(OutcomeDto, {
-    ...{ outcome: item.outcome === 'done' || item.outcome === null ? 'kept' : item.outcome },
-    ...{ untilLife: item.untilLife, untilMeter: meterOf(item), untilOn: item.untilOn },
+    outcome: item.outcome === 'done' || item.outcome === null ? 'kept' : item.outcome,
+    untilLife: item.untilLife,
+    untilMeter: meterOf(item),
+    untilOn: item.untilOn,
     severity: item.severity ?? 'soon',
-    ...{ note: item.note, version: item.version },
+    note: item.note,
+    version: item.version,
   });
   const decide = useDecide(job, item, onDone);
   const outcome = form.watch('outcome');

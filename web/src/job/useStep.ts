@@ -9,7 +9,13 @@ import { jobQueries } from './jobQueries.js';
 export function stepOf(job: JobDto, key: string): Omit<JobStepDto, 'by'> & { readonly by: string | null } {
   return (
     job.steps.find((step) => step.key === key) ?? {
-      ...{ key, isDone: false, isAcknowledged: false, startedAt: null, found: null, by: null, version: 0 },
+      key,
+      isDone: false,
+      isAcknowledged: false,
+      startedAt: null,
+      found: null,
+      by: null,
+      version: 0,
     }
   );
 }
@@ -39,7 +45,7 @@ export function useStep(job: JobDto, key: string) {
     const now = stepOf(client.getQueryData<JobDto>(queryKey) ?? job, key);
     const { isDone, isAcknowledged, found, version } = now;
     try {
-      await mutateAsync({ ...{ isDone, isAcknowledged, found, version }, ...change });
+      await mutateAsync({ isDone, isAcknowledged, found, version, ...change });
       return true;
     } catch (refusal) {
       // The mutation shows it; how the step stands now is read anew.
@@ -63,6 +69,8 @@ export function useStep(job: JobDto, key: string) {
   const state = stepOf(job, key);
   return {
     state: { ...state, isAcknowledged: isRead ?? state.isAcknowledged },
-    ...{ say, isPending: isTicking, error },
+    say,
+    isPending: isTicking,
+    error,
   };
 }

@@ -31,7 +31,11 @@ function useUpdate(machine: MachineDetailDto, done: string, onDone?: () => void)
 
 function AttachmentForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
   const form = useDtoForm<AttachmentDto>(AttachmentDto, {
-    ...{ kind: 'loader' as const, name: '', share: 0.2, hoursAtStart: 0, engineAtStart: machine.life },
+    kind: 'loader' as const,
+    name: '',
+    share: 0.2,
+    hoursAtStart: 0,
+    engineAtStart: machine.life,
   });
   const [way, setWay] = useState<Way>('share');
   const update = useUpdate(machine, 'attachment kept', onDone);

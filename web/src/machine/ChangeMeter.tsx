@@ -17,7 +17,11 @@ function ChangeForm({ machine, onDone }: { machine: MachineDetailDto; onDone: ()
   const { today } = useSession();
   const say = useNotice();
   const form = useDtoForm<ChangeMeterDto>(ChangeMeterDto, {
-    ...{ kind: 'replaced' as const, on: today, oldShown: machine.lastShown ?? 0, newShown: 0, reason: '' },
+    kind: 'replaced' as const,
+    on: today,
+    oldShown: machine.lastShown ?? 0,
+    newShown: 0,
+    reason: '',
   });
   const change = useWrite<null, ChangeMeterDto>(
     (body) => ({ method: 'POST', path: `/machines/${machine.id}/meter`, body }),

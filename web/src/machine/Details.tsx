@@ -22,18 +22,26 @@ function fieldsOf(machine: MachineDto): UpdateMachineDto {
   const { enginePower, warrantyUntil, warrantyHours, shed, walkOrder, inServiceOn, inServiceHours } = machine;
   const { cameNew, bookIds, version } = machine;
   return {
-    ...{ tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders, enginePower },
-    ...{
-      warrantyUntil,
-      warrantyHours,
-      shed,
-      walkOrder,
-      inServiceOn,
-      inServiceHours,
-      cameNew,
-      bookIds,
-      version,
-    },
+    tag,
+    name,
+    machineClass,
+    make,
+    model,
+    serial,
+    modelYear,
+    fuel,
+    cooling,
+    cylinders,
+    enginePower,
+    warrantyUntil,
+    warrantyHours,
+    shed,
+    walkOrder,
+    inServiceOn,
+    inServiceHours,
+    cameNew,
+    bookIds,
+    version,
   };
 }
 

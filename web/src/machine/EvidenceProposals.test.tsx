@@ -12,19 +12,22 @@ const every = (hours: number) => ({
   grid: null,
 });
 const BOLTS: Finding = {
-  ...{ key: 'bolts.torque', look: null, found: { loose: 0, checked: 8 }, isGood: true },
+  key: 'bolts.torque',
+  look: null,
+  found: { loose: 0, checked: 8 },
+  isGood: true,
   measurement: { kind: 'bolts', label: 'Loose bolts' },
 };
 const PROPOSAL: EvidenceDto = {
-  ...{
-    itemId: 'bolts',
-    itemName: 'Wheel bolts',
-    kind: 'longer',
-    present: [every(50)],
-    triggers: [every(75)],
-  },
+  itemId: 'bolts',
+  itemName: 'Wheel bolts',
+  kind: 'longer',
+  present: [every(50)],
+  triggers: [every(75)],
   checks: [14, 15, 16, 17].map((day) => ({
-    ...{ on: `2027-05-0${day - 10}`, life: 60 + day, isGood: true },
+    on: `2027-05-0${day - 10}`,
+    life: 60 + day,
+    isGood: true,
     findings: [BOLTS],
   })),
 };
@@ -41,7 +44,8 @@ describe('what the checks say', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Take it over' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toEqual({
-      ...{ method: 'POST', path: '/api/machines/m/evidence/bolts' },
+      method: 'POST',
+      path: '/api/machines/m/evidence/bolts',
       body: { answer: 'accepted' },
     });
   });

@@ -46,7 +46,9 @@ function KnownMeter({ meter, onDone }: { meter: RoundMeterDto; onDone: () => voi
   const submit = () => {
     setTried(true);
     const reading = {
-      ...{ machineId: meter.machineId, meter: meter.meter, shown: parseFigure(typed) },
+      machineId: meter.machineId,
+      meter: meter.meter,
+      shown: parseFigure(typed),
       ...(photo === null ? {} : { photo }),
     };
     if (verdict.kind === 'accepted') enter.mutate({ readings: [reading] });

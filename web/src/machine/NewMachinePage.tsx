@@ -14,33 +14,42 @@ import { fleetQueries } from './fleetQueries.js';
 import { MachineForm } from './MachineForm.js';
 
 const EMPTY: Omit<CreateMachineDto, 'inServiceOn'> = {
-  ...{
-    tag: '',
-    name: '',
-    machineClass: 'ridingMower',
-    fuel: 'gasoline',
-    make: '',
-    model: '',
-    serial: '',
-    shed: '',
-  },
-  ...{
-    modelYear: null,
-    cooling: null,
-    cylinders: null,
-    enginePower: null,
-    warrantyUntil: null,
-    warrantyHours: null,
-  },
-  ...{ walkOrder: 0, inServiceHours: 0, cameNew: true, bookIds: [] },
+  tag: '',
+  name: '',
+  machineClass: 'ridingMower',
+  fuel: 'gasoline',
+  make: '',
+  model: '',
+  serial: '',
+  shed: '',
+  modelYear: null,
+  cooling: null,
+  cylinders: null,
+  enginePower: null,
+  warrantyUntil: null,
+  warrantyHours: null,
+  walkOrder: 0,
+  inServiceHours: 0,
+  cameNew: true,
+  bookIds: [],
 };
 
 /** What a machine of the same kind has alike. */
 function startOf(like: MachineDto) {
   const { machineClass, make, model, modelYear, fuel, cooling, cylinders, enginePower, shed, bookIds } = like;
   return {
-    ...{ machineClass, make, model, modelYear, fuel, cooling, cylinders, enginePower, shed, bookIds },
-    ...{ walkOrder: like.walkOrder + 1, copyOfId: like.id },
+    machineClass,
+    make,
+    model,
+    modelYear,
+    fuel,
+    cooling,
+    cylinders,
+    enginePower,
+    shed,
+    bookIds,
+    walkOrder: like.walkOrder + 1,
+    copyOfId: like.id,
   };
 }
 

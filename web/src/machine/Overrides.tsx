@@ -46,14 +46,12 @@ function triggersOf({ hours, months }: Typed): Trigger[] | null {
 function OverrideForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
   const say = useNotice();
   const [typed, setTyped] = useState<Typed>({
-    ...{
-      itemId: machine.lines[0]?.itemId ?? '',
-      isOmitted: false,
-      dutyFactor: '',
-      hours: '',
-      months: '',
-      reason: '',
-    },
+    itemId: machine.lines[0]?.itemId ?? '',
+    isOmitted: false,
+    dutyFactor: '',
+    hours: '',
+    months: '',
+    reason: '',
   });
   const type = (change: Partial<Typed>) => setTyped({ ...typed, ...change });
   const write = useWrite<MachineDetailDto, OverrideFieldsDto>(
@@ -80,8 +78,12 @@ function OverrideForm({ machine, onDone }: { machine: MachineDetailDto; onDone: 
       pending={write.isPending}
       onSubmit={() =>
         write.mutate({
-          ...{ isOmitted: typed.isOmitted, reason: typed.reason, triggers: triggersOf(typed) },
-          ...{ dutyFactor: figureOrNothing(typed.dutyFactor), windowHours: null, windowDays: null },
+          isOmitted: typed.isOmitted,
+          reason: typed.reason,
+          triggers: triggersOf(typed),
+          dutyFactor: figureOrNothing(typed.dutyFactor),
+          windowHours: null,
+          windowDays: null,
         })
       }
       onLeave={onDone}

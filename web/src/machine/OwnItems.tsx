@@ -27,7 +27,13 @@ interface Typed {
 }
 
 const EMPTY: Typed = {
-  ...{ name: '', action: 'inspect', component: '', hours: '', months: '', days: '', minutes: '10' },
+  name: '',
+  action: 'inspect',
+  component: '',
+  hours: '',
+  months: '',
+  days: '',
+  minutes: '10',
 };
 
 function intervalsOf({ hours, months, days }: Typed): Trigger[] {
@@ -45,8 +51,16 @@ function intervalsOf({ hours, months, days }: Typed): Trigger[] {
 function itemOf(typed: Typed): BookItemFieldsDto {
   const { name, action, component, minutes } = typed;
   return {
-    ...{ name, action, component: component.trim().toLowerCase(), triggers: intervalsOf(typed), renews: [] },
-    ...{ minutes: parseFigure(minutes), reference: '', note: '', windowHours: null, windowDays: null },
+    name,
+    action,
+    component: component.trim().toLowerCase(),
+    triggers: intervalsOf(typed),
+    renews: [],
+    minutes: parseFigure(minutes),
+    reference: '',
+    note: '',
+    windowHours: null,
+    windowDays: null,
   };
 }
 
@@ -54,7 +68,8 @@ function useOwnItems(machine: MachineDetailDto, done: string, onDone?: () => voi
   const say = useNotice();
   return useWrite<MachineDetailDto, BookItemFieldsDto[]>(
     (items) => ({
-      ...{ method: 'PUT', path: `/machines/${machine.id}/items` },
+      method: 'PUT',
+      path: `/machines/${machine.id}/items`,
       body: { items, version: machine.version } satisfies UpdateOwnItemsDto,
     }),
     ['machines'],

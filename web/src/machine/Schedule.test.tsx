@@ -10,7 +10,10 @@ import { Schedule } from './Schedule.js';
 
 const line = (itemId: string, state: DueLineDto['state'], left: number, minutes: number): DueLineDto =>
   dueLine({
-    ...{ itemId, itemName: itemId, state, minutes },
+    itemId,
+    itemName: itemId,
+    state,
+    minutes,
     baseline: { kind: 'completion', on: '2027-04-12', life: 212.4 },
     limits: [hoursLimit({ left, expectedOn: null })],
   });

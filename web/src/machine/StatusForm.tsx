@@ -22,7 +22,10 @@ export function StatusForm({ machine, onDone }: { machine: MachineDetailDto; onD
   const { today } = useSession();
   const say = useNotice();
   const form = useDtoForm(ChangeStatusDto, {
-    ...{ status: machine.status, since: today, reason: '', version: machine.version },
+    status: machine.status,
+    since: today,
+    reason: '',
+    version: machine.version,
   });
   const change = useWrite<MachineDetailDto, ChangeStatusDto>(
     (body) => ({ method: 'POST', path: `/machines/${machine.id}/status`, body }),

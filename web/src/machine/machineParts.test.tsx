@@ -47,7 +47,8 @@ describe('the status of a machine', () => {
     click('Keep');
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.sent[0]).toEqual({
-      ...{ method: 'POST', path: '/api/machines/m/status' },
+      method: 'POST',
+      path: '/api/machines/m/status',
       body: { status: 'inService', since: '2027-05-12', reason: 'Cracked spindle', version: 4 },
     });
   });
@@ -75,10 +76,14 @@ describe('a departure from the book', () => {
     click('Keep');
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.sent[0]).toEqual({
-      ...{ method: 'PUT', path: '/api/machines/m/overrides/oil' },
+      method: 'PUT',
+      path: '/api/machines/m/overrides/oil',
       body: {
-        ...{ isOmitted: false, reason: 'Dust on the ball fields', dutyFactor: 0.5 },
-        ...{ windowHours: null, windowDays: null },
+        isOmitted: false,
+        reason: 'Dust on the ball fields',
+        dutyFactor: 0.5,
+        windowHours: null,
+        windowDays: null,
         triggers: [{ kind: 'everyCalendar', count: 6, unit: 'month', inUse: null }],
       },
     });
@@ -86,8 +91,14 @@ describe('a departure from the book', () => {
 
   it('is told in words and taken back', async () => {
     const override = {
-      ...{ itemId: 'oil', itemName: 'Engine oil', isOmitted: false, dutyFactor: 0.5 },
-      ...{ triggers: null, windowHours: null, windowDays: null, reason: 'Dust' },
+      itemId: 'oil',
+      itemName: 'Engine oil',
+      isOmitted: false,
+      dutyFactor: 0.5,
+      triggers: null,
+      windowHours: null,
+      windowDays: null,
+      reason: 'Dust',
     };
     show(<Overrides machine={machineDetail({ overrides: [override] })} />);
     expect(screen.getByText(/its hours times 0.5/)).toBeDefined();
@@ -113,7 +124,8 @@ describe('an item of its own', () => {
     click('Add');
     await waitFor(() => expect(server.sent).toHaveLength(2));
     expect(server.sent[1]?.body).toMatchObject({
-      ...{ version: 4, items: [{ name: 'Beacon', component: 'beacon', minutes: 10 }] },
+      version: 4,
+      items: [{ name: 'Beacon', component: 'beacon', minutes: 10 }],
     });
   });
 });
@@ -160,7 +172,8 @@ describe('the spec card', () => {
     click('Save the card');
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.sent[0]?.body).toMatchObject({
-      ...{ version: 4, spec: { torques: [{ fastener: 'Spark plugs', low: 20.337269, high: 20.337269 }] } },
+      version: 4,
+      spec: { torques: [{ fastener: 'Spark plugs', low: 20.337269, high: 20.337269 }] },
     });
   });
 

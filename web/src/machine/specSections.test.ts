@@ -26,7 +26,8 @@ describe('the spec card', () => {
       spec: {
         fluids: [
           {
-            ...{ litresWithFilter: 1.981426, litresWithoutFilter: null },
+            litresWithFilter: 1.981426,
+            litresWithoutFilter: null,
             grades: [{ grade: '10W-30', category: '', fromCelsius: -18, toCelsius: 40 }],
           },
         ],

@@ -35,15 +35,21 @@ export type TypedCard = Readonly<Record<SpecSection['key'], readonly TypedRow[]>
 export type CardFaults = Readonly<Record<string, string>>;
 
 const words = (key: string, label: string, example: string, need = true): SpecColumn => ({
-  ...{ key, label, example },
+  key,
+  label,
+  example,
   kind: { is: 'words', need },
 });
 const quantity = (key: string, label: string, of: Dimension, example: string, need = true): SpecColumn => ({
-  ...{ key, label, example },
+  key,
+  label,
+  example,
   kind: { is: 'value', of, need },
 });
 const range = (label: string, of: Dimension, example: string): SpecColumn => ({
-  ...{ key: 'range', label, example },
+  key: 'range',
+  label,
+  example,
   kind: { is: 'range', of, need: true },
 });
 

@@ -11,7 +11,10 @@ const FACTS = {
     { on: TODAY, life: 400 },
   ],
   ahead: Array.from({ length: 30 }, (_, week) => ({
-    ...{ on: day(7 * week), expected: 400 + 7 * week, low: 400 + 5 * week, high: 400 + 10 * week },
+    on: day(7 * week),
+    expected: 400 + 7 * week,
+    low: 400 + 5 * week,
+    high: 400 + 10 * week,
   })),
 };
 

@@ -4,7 +4,8 @@ import { showTo, wire } from '../testing/wire.js';
 import { UsedOilBook } from './UsedOilBook.js';
 
 const BOOK: UsedOilDto = {
-  ...{ inside: 52.5, capacity: 60 },
+  inside: 52.5,
+  capacity: 60,
   entries: [
     { id: 'b', on: '2027-05-12', litres: 2, note: 'Drained from M-02', by: 'Ansel' },
     { id: 'a', on: '2027-03-02', litres: -41, note: 'District collector', by: 'Marit' },
@@ -29,7 +30,10 @@ describe('the used-oil book', () => {
     fireEvent.change(await screen.findByLabelText('Litres'), { target: { value: '60,5' } });
     fireEvent.change(screen.getByLabelText('By whom, or from where'), { target: { value: 'Collector' } });
     refuse({
-      ...{ type: 'about:blank', title: 't', status: 422, detail: 'd' },
+      type: 'about:blank',
+      title: 't',
+      status: 422,
+      detail: 'd',
       errors: [{ pointer: '#/litres', code: 'tooMuch', detail: 'Only 52.5 L are in the container.' }],
     });
     fireEvent.click(screen.getByRole('button', { name: 'Write it down' }));

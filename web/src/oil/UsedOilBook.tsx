@@ -28,7 +28,10 @@ function EntryForm({ onDone }: { onDone: () => void }) {
   const { today } = useSession();
   const say = useNotice();
   const form = useDtoForm<EnterUsedOilDto>(EnterUsedOilDto, {
-    ...{ kind: 'collected', litres: 0, on: today, note: '' },
+    kind: 'collected',
+    litres: 0,
+    on: today,
+    note: '',
   });
   const enter = useWrite<UsedOilDto, EnterUsedOilDto>(
     (body) => ({ method: 'POST', path: '/used-oil', body }),

@@ -5,7 +5,10 @@ import { showTo, wire } from '../testing/wire.js';
 import { RecordTable } from './RecordTable.js';
 
 const TYRES: Finding = {
-  ...{ key: 'tyres.rear', look: null, found: { left: 76, right: 62 }, isGood: false },
+  key: 'tyres.rear',
+  look: null,
+  found: { left: 76, right: 62 },
+  isGood: false,
   measurement: { kind: 'tyres', label: 'Pressure, rear pair', low: 69, high: 83, sidewallMaximum: 97 },
 };
 
@@ -46,7 +49,8 @@ describe('a record', () => {
     fireEvent.click(within(dialog).getByRole('button', { name: 'Void it' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toEqual({
-      ...{ method: 'POST', path: '/api/records/j/void' },
+      method: 'POST',
+      path: '/api/records/j/void',
       body: { reason: 'Wrong machine' },
     });
     unmount();

@@ -19,16 +19,16 @@ const SESSION: SessionDto = {
   today: '2027-05-13',
 };
 const machine = (tag: string, shown: number): RoundDto['meters'][number] => ({
-  ...{
-    key: tag,
-    machineId: tag,
-    meter: 'engine' as const,
-    tag,
-    name: `Mower ${tag}`,
-    shed: 'North shed',
-    hoursPerWeek: 9,
-  },
-  ...{ expectedShown: shown + 4, mostLikelyLife: shown + 20, staleDays: null },
+  key: tag,
+  machineId: tag,
+  meter: 'engine' as const,
+  tag,
+  name: `Mower ${tag}`,
+  shed: 'North shed',
+  hoursPerWeek: 9,
+  expectedShown: shown + 4,
+  mostLikelyLife: shown + 20,
+  staleDays: null,
   segments: [{ startsAt: '2026-01-01T00:00:00Z', offset: 0 }],
   readings: [{ at: new Date(Date.now() - 72 * 3_600_000).toISOString(), shown, life: shown }],
 });

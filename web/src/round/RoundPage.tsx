@@ -88,7 +88,9 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
       const { key, machineId } = meter;
       const photo = photos[key];
       return {
-        ...{ machineId, meter: meter.meter, shown: parseFigure(draft[key] ?? '') },
+        machineId,
+        meter: meter.meter,
+        shown: parseFigure(draft[key] ?? ''),
         ...(isConfirmed(meter) ? { confirmed: true } : {}),
         ...(photo ? { photo } : {}),
       };

@@ -70,8 +70,15 @@ export function triggerWords(rule: Rule, nameOf: NameOf = NO_NAMES): string {
 }
 
 const PLACE: Record<Rule['kind'], number> = {
-  ...{ firstHours: 0, firstCalendar: 1, everyHours: 2, everyCalendar: 3 },
-  ...{ seasonEdge: 4, everyNth: 5, storage: 6, kept: 7, deferred: 8 },
+  firstHours: 0,
+  firstCalendar: 1,
+  everyHours: 2,
+  everyCalendar: 3,
+  seasonEdge: 4,
+  everyNth: 5,
+  storage: 6,
+  kept: 7,
+  deferred: 8,
 };
 
 /** Intervals in one breath: "every 50 h or a year". */

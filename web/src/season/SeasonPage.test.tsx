@@ -8,7 +8,9 @@ const MOWING: SeasonsDto = {
   version: 3,
   seasons: [
     {
-      ...{ id: 's', name: 'Mowing', machines: ['M-07'] },
+      id: 's',
+      name: 'Mowing',
+      machines: ['M-07'],
       years: [{ year: 2027, firstDay: '2027-03-24', lastDay: '2027-10-24' }],
     },
   ],
@@ -44,7 +46,8 @@ describe('the seasons of the site', () => {
       version: 3,
       seasons: [
         {
-          ...{ id: 's', name: 'Mowing' },
+          id: 's',
+          name: 'Mowing',
           years: [
             { year: 2027, firstDay: '2027-03-24', lastDay: '2027-10-24' },
             { year: 2028, firstDay: '2028-03-31', lastDay: '2028-10-31' },

@@ -14,7 +14,8 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 
 /** The season as `core` reckons with it; days that are half typed are left out. */
 function asSeason({ id, name, years }: Props['seasons'][number]): Season {
   return {
-    ...{ id: id ?? name, name },
+    id: id ?? name,
+    name,
     years: years.flatMap(({ year, firstDay, lastDay }) => {
       const [first, last] = [parseCivilDate(firstDay), parseCivilDate(lastDay)];
       return first && last && first <= last ? [{ year, firstDay: first, lastDay: last }] : [];

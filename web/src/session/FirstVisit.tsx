@@ -18,7 +18,11 @@ function codeOf(hash: string): string {
 export function FirstVisit() {
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const form = useDtoForm(FirstCrewLeadDto, {
-    ...{ setUpCode: codeOf(location.hash), siteName: '', timeZone, name: '', password: '' },
+    setUpCode: codeOf(location.hash),
+    siteName: '',
+    timeZone,
+    name: '',
+    password: '',
   });
   const enter = useEnter();
   const create = useWrite<SessionDto, FirstCrewLeadDto>(

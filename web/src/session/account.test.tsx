@@ -6,8 +6,14 @@ import { FirstVisit } from './FirstVisit.js';
 import { SignInForm } from './SignInForm.js';
 
 const session = (id: string, over: Partial<OpenSessionDto> = {}): OpenSessionDto => ({
-  ...{ id, device: 'Firefox on Android', address: '192.0.2.4', isOwnDevice: true, isThis: false },
-  ...{ createdAt: '2027-05-12T08:00:00Z', lastSeenAt: '2027-05-13T07:30:00Z', ...over },
+  id,
+  device: 'Firefox on Android',
+  address: '192.0.2.4',
+  isOwnDevice: true,
+  isThis: false,
+  createdAt: '2027-05-12T08:00:00Z',
+  lastSeenAt: '2027-05-13T07:30:00Z',
+  ...over,
 });
 const type = (label: RegExp | string, text: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value: text } });

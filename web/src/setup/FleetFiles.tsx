@@ -42,7 +42,8 @@ function ReadFleet() {
   const [faults, setFaults] = useState<readonly string[]>([]);
   const send = useWrite<ImportResultDto, { file: unknown; isTrial: boolean }>(
     ({ file: content, isTrial }) => ({
-      ...{ method: 'POST', path: '/fleet/import' },
+      method: 'POST',
+      path: '/fleet/import',
       body: { file: content, isTrial } as ImportFleetDto,
     }),
     ['machines', 'readings', 'jobs', 'books', 'seasons'],

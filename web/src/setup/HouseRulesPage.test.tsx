@@ -38,17 +38,20 @@ describe('the house rules', () => {
 
   it('are chosen and kept together with the vessels, and a refusal keeps what was typed', async () => {
     await show();
-    act(() => fireEvent.click(screen.getByRole('radio', { name: 'Hand-tight' })));
+    await act(() => fireEvent.click(screen.getByRole('radio', { name: 'Hand-tight' })));
     fireEvent.change(screen.getByLabelText('Drain pan, litres'), { target: { value: '10,5' } });
     server.refuse({
-      ...{ type: 'about:blank', title: 't', status: 422, detail: 'd' },
+      type: 'about:blank',
+      title: 't',
+      status: 422,
+      detail: 'd',
       errors: [{ pointer: '#/panLitres', code: 'x', detail: 'Keep the drain pan within 200 L.' }],
     });
-    act(() => fireEvent.click(screen.getByRole('button', { name: 'Keep the house rules' })));
+    await act(() => fireEvent.click(screen.getByRole('button', { name: 'Keep the house rules' })));
     expect(await screen.findByText('Keep the drain pan within 200 L.')).toBeDefined();
     expect(screen.getByLabelText<HTMLInputElement>('Drain pan, litres').value).toBe('10,5');
     server.refuse(null);
-    act(() => fireEvent.click(screen.getByRole('button', { name: 'Keep the house rules' })));
+    await act(() => fireEvent.click(screen.getByRole('button', { name: 'Keep the house rules' })));
     await waitFor(() => expect(server.sent).toHaveLength(2));
     expect(server.sent[1]?.body).toMatchObject({
       rules: { ...DEFAULT_RULES, filterTightness: 'hand' },

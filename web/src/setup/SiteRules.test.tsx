@@ -4,14 +4,12 @@ import { showTo, wire } from '../testing/wire.js';
 import { SiteRules } from './SiteRules.js';
 
 const SETTINGS: SiteSettingsDto = {
-  ...{
-    hoursGrid: 'sinceDone',
-    unitSystem: 'metric',
-    staleAfterDays: 8,
-    sessionIdleDays: 14,
-    labourRateMinor: 3250,
-    version: 2,
-  },
+  hoursGrid: 'sinceDone',
+  unitSystem: 'metric',
+  staleAfterDays: 8,
+  sessionIdleDays: 14,
+  labourRateMinor: 3250,
+  version: 2,
 };
 const rate = () => screen.getByLabelText<HTMLInputElement>(/An hour of the crew/);
 const save = () => fireEvent.click(screen.getByRole('button', { name: 'Save' }));
@@ -25,7 +23,8 @@ describe('the rules of the site', () => {
     save();
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toEqual({
-      ...{ method: 'PUT', path: '/api/site' },
+      method: 'PUT',
+      path: '/api/site',
       body: { ...SETTINGS, labourRateMinor: 3600 },
     });
     fireEvent.change(rate(), { target: { value: '' } });

@@ -15,7 +15,11 @@ function NewArticleForm({ onDone }: { onDone: () => void }) {
   const { site } = useSession();
   const say = useNotice();
   const form = useDtoForm<CreateArticleDto>(CreateArticleDto, {
-    ...{ name: '', kind: 'part', unit: 'piece', leastOnHand: 0, priceMinor: 0 },
+    name: '',
+    kind: 'part',
+    unit: 'piece',
+    leastOnHand: 0,
+    priceMinor: 0,
   });
   const create = useWrite<ArticleDto, CreateArticleDto>(
     (body) => ({ method: 'POST', path: '/articles', body }),

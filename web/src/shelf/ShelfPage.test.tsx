@@ -4,17 +4,35 @@ import { showTo, wire } from '../testing/wire.js';
 import { ShelfPage } from './ShelfPage.js';
 
 const article = (over: Partial<ArticleDto>): ArticleDto => ({
-  ...{ id: 'k', name: 'Oil change kit', kind: 'kit', unit: 'piece', leastOnHand: 2, priceMinor: 2890 },
-  ...{ onHand: 3, state: 'enough', movements: [] },
+  id: 'k',
+  name: 'Oil change kit',
+  kind: 'kit',
+  unit: 'piece',
+  leastOnHand: 2,
+  priceMinor: 2890,
+  onHand: 3,
+  state: 'enough',
+  movements: [],
   ...over,
 });
 const OIL = article({
-  ...{ id: 'o', name: 'Engine oil 10W-30', kind: 'fluid', unit: 'litre', leastOnHand: 5, priceMinor: 645 },
-  ...{ onHand: 1.51, state: 'low' },
+  id: 'o',
+  name: 'Engine oil 10W-30',
+  kind: 'fluid',
+  unit: 'litre',
+  leastOnHand: 5,
+  priceMinor: 645,
+  onHand: 1.51,
+  state: 'low',
   movements: [
     {
-      ...{ at: '2027-05-12T10:00:00Z', quantity: -1.99, kind: 'drawn', by: 'Ansel', machineTag: 'M-07' },
-      ...{ note: '', voided: false },
+      at: '2027-05-12T10:00:00Z',
+      quantity: -1.99,
+      kind: 'drawn',
+      by: 'Ansel',
+      machineTag: 'M-07',
+      note: '',
+      voided: false,
     },
   ],
 });
@@ -50,7 +68,8 @@ describe('the shelf', () => {
     fireEvent.click(dialog.getByRole('button', { name: 'Book it' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toEqual({
-      ...{ method: 'POST', path: '/api/articles/k/movements' },
+      method: 'POST',
+      path: '/api/articles/k/movements',
       body: { kind: 'received', quantity: 5, note: '' },
     });
   });

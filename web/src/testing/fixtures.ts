@@ -13,9 +13,18 @@ export const SITE: SiteDto = {
 export function hoursLimit(over: Partial<LimitDto> = {}): LimitDto {
   const left = over.left ?? -6.2;
   return {
-    ...{ kind: 'hours', meter: 'engine', at: 262.4, on: null, left, used: 1 - left / 50 },
+    kind: 'hours',
+    meter: 'engine',
+    at: 262.4,
+    on: null,
+    left,
+    used: 1 - left / 50,
     rule: { kind: 'everyHours', hours: 50, meter: 'engine', grid: null },
-    ...{ overdue: left < 0, ripe: left < 5, earlyOn: null, expectedOn: '2027-05-10', lateOn: null },
+    overdue: left < 0,
+    ripe: left < 5,
+    earlyOn: null,
+    expectedOn: '2027-05-10',
+    lateOn: null,
     ...over,
   };
 }
@@ -23,18 +32,37 @@ export function hoursLimit(over: Partial<LimitDto> = {}): LimitDto {
 export function calendarLimit(over: Partial<LimitDto> = {}): LimitDto {
   const left = over.left ?? 7;
   return {
-    ...{ kind: 'calendar', meter: null, at: null, on: '2027-05-20', left, used: 0.98 },
+    kind: 'calendar',
+    meter: null,
+    at: null,
+    on: '2027-05-20',
+    left,
+    used: 0.98,
     rule: { kind: 'everyCalendar', count: 12, unit: 'month', inUse: null },
-    ...{ overdue: left < 0, ripe: true, earlyOn: null, expectedOn: '2027-05-20', lateOn: null },
+    overdue: left < 0,
+    ripe: true,
+    earlyOn: null,
+    expectedOn: '2027-05-20',
+    lateOn: null,
     ...over,
   };
 }
 
 export function dueLine(over: Partial<DueLineDto> = {}): DueLineDto {
   return {
-    ...{ itemId: 'oil', itemName: 'Engine oil and filter', action: 'replace', component: 'engine oil' },
-    ...{ bookName: 'Verrick', state: 'overdue', consequence: 'ruin', unresolved: [], done: [], minutes: 30 },
-    ...{ earlyOn: null, expectedOn: null, lateOn: null },
+    itemId: 'oil',
+    itemName: 'Engine oil and filter',
+    action: 'replace',
+    component: 'engine oil',
+    bookName: 'Verrick',
+    state: 'overdue',
+    consequence: 'ruin',
+    unresolved: [],
+    done: [],
+    minutes: 30,
+    earlyOn: null,
+    expectedOn: null,
+    lateOn: null,
     baseline: { kind: 'completion', on: '2027-05-12', life: 212.4 },
     limits: [hoursLimit()],
     ...over,

@@ -3,17 +3,23 @@ import type { RecordDto } from '@yugator/contracts';
 /** A record for the tests of screens: oil and tyres of a zero-turn. */
 export function record(over: Partial<RecordDto> = {}): RecordDto {
   return {
-    ...{ jobId: 'j', machine: { id: 'm', tag: 'M-07', name: 'Lakeside' }, doneOn: '2027-05-12', life: 412.6 },
-    ...{ shown: 412.6, doneBy: 'Ansel', minutes: 66, items: ['Engine oil and filter'], others: [] },
-    ...{ findings: [], draws: [{ name: 'Oil change kit', unit: 'piece', quantity: 1, costMinor: 2890 }] },
-    ...{
-      partsCostMinor: 2890,
-      labourCostMinor: 3520,
-      costMinor: 6410,
-      note: '',
-      voided: null,
-      signedBy: null,
-    },
+    jobId: 'j',
+    machine: { id: 'm', tag: 'M-07', name: 'Lakeside' },
+    doneOn: '2027-05-12',
+    life: 412.6,
+    shown: 412.6,
+    doneBy: 'Ansel',
+    minutes: 66,
+    items: ['Engine oil and filter'],
+    others: [],
+    findings: [],
+    draws: [{ name: 'Oil change kit', unit: 'piece', quantity: 1, costMinor: 2890 }],
+    partsCostMinor: 2890,
+    labourCostMinor: 3520,
+    costMinor: 6410,
+    note: '',
+    voided: null,
+    signedBy: null,
     ...over,
   };
 }

@@ -36,7 +36,8 @@ export function wire(
     if (!isRead) sent.push(one);
     const refused = !isRead && refusal !== null;
     return Promise.resolve({
-      ...{ ok: !refused, status: refused ? (refusal?.status ?? 422) : 200 },
+      ok: !refused,
+      status: refused ? (refusal?.status ?? 422) : 200,
       headers: new Map([['content-type', refused ? 'application/problem+json' : 'application/json']]),
       json: () => Promise.resolve(isRead ? readOf(url) : refused ? refusal : onWrite(one)),
     });

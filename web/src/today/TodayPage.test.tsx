@@ -8,7 +8,8 @@ import { TodayPage } from './TodayPage.js';
 
 const oil = (state: DueLineDto['state'], left: number): DueLineDto =>
   dueLine({
-    ...{ state, expectedOn: '2027-05-20' },
+    state,
+    expectedOn: '2027-05-20',
     baseline: { kind: 'completion', on: '2027-04-12', life: 212.4 },
     limits: [hoursLimit({ left, expectedOn: '2027-05-20' })],
   });
@@ -19,18 +20,16 @@ const unknown: DueLineDto = {
   limits: [],
 };
 const machine = (tag: string, lines: DueLineDto[], openJobId: string | null = null): TodayMachineDto => ({
-  ...{
-    id: tag,
-    tag,
-    name: `Mower ${tag}`,
-    state: lines[0]?.state ?? 'fine',
-    hoursPerWeek: 9,
-    life: 268.6,
-    lines,
-    openJobId,
-    fine: 3,
-    isOutOfService: false,
-  },
+  id: tag,
+  tag,
+  name: `Mower ${tag}`,
+  state: lines[0]?.state ?? 'fine',
+  hoursPerWeek: 9,
+  life: 268.6,
+  lines,
+  openJobId,
+  fine: 3,
+  isOutOfService: false,
 });
 const TODAY: TodayDto = {
   today: '2027-05-13',

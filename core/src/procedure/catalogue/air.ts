@@ -28,11 +28,15 @@ export const AIR_FILTER_REPLACE: Procedure = {
       `Take the element out and look at it: it tells how the engine breathed. ${WHEN_TO_REPLACE[setUp.rules.airFilter]}`,
       2,
       {
-        ...{ needs: underHood(setUp), look: 'airFilter', rule: 'airFilter', tools: ['screwdriver'] },
+        needs: underHood(setUp),
+        look: 'airFilter',
+        rule: 'airFilter',
+        tools: ['screwdriver'],
       },
     ),
     step('wipe', 'whileItDrains', 'Cover the intake and wipe the box out. Never blow dirt into it.', 2, {
-      ...{ needs: underHood(setUp), tools: ['rags'] },
+      needs: underHood(setUp),
+      tools: ['rags'],
     }),
     step('in', 'whileItDrains', 'Put the new element in, its seal flat all round, and close the box.', 2, {
       needs: underHood(setUp),
@@ -48,7 +52,9 @@ export const AIR_FILTER_CLEAN: Procedure = {
   covers: ['airFilterInspect'],
   steps: (setUp) => [
     step('out', 'whileItDrains', 'Take the element out and look at it. Leave an inner element alone.', 2, {
-      ...{ needs: underHood(setUp), look: 'airFilter', tools: ['screwdriver'] },
+      needs: underHood(setUp),
+      look: 'airFilter',
+      tools: ['screwdriver'],
     }),
     step('clean', 'whileItDrains', HOW_TO_CLEAN[setUp.rules.cleanPaper], 4, {
       needs: underHood(setUp),
@@ -70,7 +76,10 @@ export const AIR_FILTER_INSPECT: Procedure = {
   component: AIR,
   steps: (setUp) => [
     step('look', 'whileItDrains', 'Take the element out, hold it to the light, and put it back flat.', 4, {
-      ...{ needs: underHood(setUp), look: 'airFilter', rule: 'airFilter', tools: ['torch'] },
+      needs: underHood(setUp),
+      look: 'airFilter',
+      rule: 'airFilter',
+      tools: ['torch'],
     }),
   ],
 };
@@ -87,7 +96,10 @@ export const PRE_FILTER: Procedure = {
       'Wash the foam in warm water with soap, press it out in a cloth, never wring it.',
       4,
       {
-        ...{ needs: underHood(setUp), handsOff: 10, wait: 'drying', tools: ['bucket, soap, cloth'] },
+        needs: underHood(setUp),
+        handsOff: 10,
+        wait: 'drying',
+        tools: ['bucket, soap, cloth'],
       },
     ),
     step('refit', 'whileItDrains', 'Refit it dry; oil it only where the book says so.', 2, {

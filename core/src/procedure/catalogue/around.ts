@@ -17,8 +17,12 @@ function freePlayOf({
   equalWithin = null,
 }: MachineSpec['plays'][number]): Measurement {
   return {
-    ...{ kind: 'freePlay', label, low, high },
-    ...{ equalWithin: equalWithin ?? USUAL_EQUAL_WITHIN, isUsual: equalWithin === null },
+    kind: 'freePlay',
+    label,
+    low,
+    high,
+    equalWithin: equalWithin ?? USUAL_EQUAL_WITHIN,
+    isUsual: equalWithin === null,
   };
 }
 
@@ -38,7 +42,11 @@ export const BELTS: Procedure = {
   steps(setUp) {
     const play = playOf(setUp, /belt/i);
     const measurement: Measurement | null = play && {
-      ...{ kind: 'range', label: play.name, dimension: 'length', low: play.low, high: play.high },
+      kind: 'range',
+      label: play.name,
+      dimension: 'length',
+      low: play.low,
+      high: play.high,
     };
     return [
       step(
@@ -47,7 +55,9 @@ export const BELTS: Procedure = {
         'Turn each belt and look for cracks, glazing and frayed edges. Spin the idlers.',
         4,
         {
-          ...{ needs: underHood(setUp), look: 'belt', tools: ['torch'] },
+          needs: underHood(setUp),
+          look: 'belt',
+          tools: ['torch'],
         },
       ),
       step(
@@ -56,7 +66,9 @@ export const BELTS: Procedure = {
         'Press with the thumb half way between the pulleys and measure how far it gives.',
         2,
         {
-          ...{ needs: underHood(setUp), measurement, tools: ['rule'] },
+          needs: underHood(setUp),
+          measurement,
+          tools: ['rule'],
         },
       ),
     ];
@@ -70,11 +82,9 @@ export const BATTERY: Procedure = {
   component: /battery/i,
   steps: (setUp) => [
     step('rest', 'whileItDrains', 'Measure the voltage at rest, some hours after the last run.', 2, {
-      ...{
-        needs: underHood(setUp),
-        tools: ['multimeter'],
-        measurement: { kind: 'battery', label: 'Rest voltage' },
-      },
+      needs: underHood(setUp),
+      tools: ['multimeter'],
+      measurement: { kind: 'battery', label: 'Rest voltage' },
     }),
     step(
       'charging',
@@ -82,12 +92,10 @@ export const BATTERY: Procedure = {
       'Measure the voltage at the battery with the engine at working speed, then at idle.',
       2,
       {
-        ...{
-          needs: [],
-          cautions: ['exhaust'],
-          tools: ['multimeter'],
-          measurement: chargingOf(setUp),
-        },
+        needs: [],
+        cautions: ['exhaust'],
+        tools: ['multimeter'],
+        measurement: chargingOf(setUp),
       },
     ),
   ],
@@ -105,11 +113,13 @@ export const BATTERY_CHARGE: Procedure = {
       'Measure the rest voltage. Below 12.4 V it is charged; a flat one freezes.',
       2,
       {
-        ...{ tools: ['multimeter'], measurement: { kind: 'battery', label: 'Rest voltage' } },
+        tools: ['multimeter'],
+        measurement: { kind: 'battery', label: 'Rest voltage' },
       },
     ),
     step('charge', 'whileItDrains', 'Charge indoors at 2 A or less, with air around it.', 3, {
-      ...{ cautions: ['batteryOrder'], tools: ['charger, 2 A'] },
+      cautions: ['batteryOrder'],
+      tools: ['charger, 2 A'],
     }),
   ],
 };
@@ -126,19 +136,15 @@ export const BATTERY_CLEAN: Procedure = {
       'Brush top, posts and clamps; a thin film of grease or spray when they are tight again. Water in a serviceable battery.',
       6,
       {
-        ...{
-          needs: ['safe', 'batteryOut'],
-          cautions: ['batteryOrder'],
-          tools: ['terminal brush', 'gloves and goggles'],
-        },
+        needs: ['safe', 'batteryOut'],
+        cautions: ['batteryOrder'],
+        tools: ['terminal brush', 'gloves and goggles'],
       },
     ),
     step('rest', 'whileItDrains', 'Measure the rest voltage.', 2, {
-      ...{
-        needs: ['safe', 'batteryOut'],
-        tools: ['multimeter'],
-        measurement: { kind: 'battery', label: 'Rest voltage' },
-      },
+      needs: ['safe', 'batteryOut'],
+      tools: ['multimeter'],
+      measurement: { kind: 'battery', label: 'Rest voltage' },
     }),
   ],
 };
@@ -157,7 +163,8 @@ export const FREE_PLAY: Procedure = {
         'Press each pedal until it begins to brake, and measure the way, left and right.',
         5,
         {
-          ...{ cautions: ['brakes'], tools: ['rule'] },
+          cautions: ['brakes'],
+          tools: ['rule'],
           measurement: play && freePlayOf(play),
         },
       ),
@@ -222,11 +229,9 @@ export const BOLTS: Procedure = {
       'Crosswise, with the torque wrench; front and rear differ. Count how many moved: that number decides the next interval.',
       8,
       {
-        ...{
-          tools: ['torque wrench', 'sockets'],
-          rule: 'torque',
-          measurement: { kind: 'bolts', label: 'Loose bolts' },
-        },
+        tools: ['torque wrench', 'sockets'],
+        rule: 'torque',
+        measurement: { kind: 'bolts', label: 'Loose bolts' },
         figures: torqueFigures(setUp, /loader/i.test(`${component} ${name}`) ? /loader/i : /wheel/i),
       },
     ),
@@ -246,7 +251,8 @@ export const SAFETY_START: Procedure = {
       'It must start only with pedals free, blades or PTO off and brake on; and stop when the driver leaves the seat with blades on.',
       4,
       {
-        ...{ needs: [], cautions: ['machineMoves'] },
+        needs: [],
+        cautions: ['machineMoves'],
       },
     ),
   ],
@@ -264,11 +270,9 @@ export const VALVES: Procedure = {
       'Measure and set the clearance by the figures of the engine book, or have it done.',
       50,
       {
-        ...{
-          needs: ['safe', 'cool'],
-          cautions: ['valves', 'hotEngine'],
-          tools: ['feeler gauge', 'new cover gasket'],
-        },
+        needs: ['safe', 'cool'],
+        cautions: ['valves', 'hotEngine'],
+        tools: ['feeler gauge', 'new cover gasket'],
       },
     ),
   ],

@@ -9,7 +9,9 @@ export const COOLING: Procedure = {
   component: /cooling|fins|radiator screen/i,
   steps: (setUp) => [
     step('blow', 'cleanDown', 'Blow screen, fins and radiator out, against the way the air goes.', 4, {
-      ...{ needs: [], cautions: ['compressedAir'], tools: ['blower', 'goggles'] },
+      needs: [],
+      cautions: ['compressedAir'],
+      tools: ['blower', 'goggles'],
     }),
     ...(setUp.cooling === 'liquid'
       ? [
@@ -33,7 +35,9 @@ export const HOSES: Procedure = {
       'Feel along every hose, engine off and cold. Half a turn on each clamp a year.',
       8,
       {
-        ...{ needs: underHood(setUp), look: 'hose', tools: ['screwdriver', 'torch'] },
+        needs: underHood(setUp),
+        look: 'hose',
+        tools: ['screwdriver', 'torch'],
         cautions: /hydraulic/i.test(component) ? ['hydraulicPressure'] : ['hotCoolant'],
       },
     ),
@@ -53,11 +57,9 @@ export const HOSES_REPLACE: Procedure = {
       'Coolant below the hoses. Cut the old ones off, new ones with new clamps, ends pushed home.',
       25,
       {
-        ...{
-          needs: ['safe', 'hoodOff', 'cool'],
-          cautions: ['hotCoolant'],
-          tools: ['knife', 'screwdriver', 'new clamps'],
-        },
+        needs: ['safe', 'hoodOff', 'cool'],
+        cautions: ['hotCoolant'],
+        tools: ['knife', 'screwdriver', 'new clamps'],
       },
     ),
     step('leaks', 'leakCheck', 'Look at every clamp, the engine warm.', 3, { cautions: ['hotCoolant'] }),
@@ -76,14 +78,13 @@ export const COOLANT_CHANGE: Procedure = {
       'Cold engine. Cap off to the first stop, then open the drain of the radiator and of the block.',
       5,
       {
-        ...{
-          needs: ['safe', 'hoodOff', 'cool'],
-          cautions: ['hotCoolant'],
-          handsOff: 12,
-          wait: 'draining',
-          fluid: 'coolant',
-        },
-        ...{ tools: ['drain pan'], drains: fluidNeed(setUp, /coolant/i, false) },
+        needs: ['safe', 'hoodOff', 'cool'],
+        cautions: ['hotCoolant'],
+        handsOff: 12,
+        wait: 'draining',
+        fluid: 'coolant',
+        tools: ['drain pan'],
+        drains: fluidNeed(setUp, /coolant/i, false),
       },
     ),
     step(
@@ -92,12 +93,10 @@ export const COOLANT_CHANGE: Procedure = {
       'Close the drains. Fill slowly with the mixture the book names, until no bubbles rise.',
       6,
       {
-        ...{
-          needs: ['safe', 'hoodOff'],
-          fluid: 'coolant',
-          fills: fluidNeed(setUp, /coolant/i, false),
-          tools: ['funnel'],
-        },
+        needs: ['safe', 'hoodOff'],
+        fluid: 'coolant',
+        fills: fluidNeed(setUp, /coolant/i, false),
+        tools: ['funnel'],
       },
     ),
     step('level', 'topUp', 'After the run, cold again: read the level at the reservoir and top up.', 3, {

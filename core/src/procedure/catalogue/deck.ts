@@ -15,8 +15,10 @@ function levelOf({ spec }: MachineSetUp): Measurement {
 function tipsOf({ spec }: MachineSetUp): Measurement {
   const within = spec.decks[0]?.tipsWithin ?? null;
   return {
-    ...{ kind: 'bladeTips', label: 'Tips of the worst blade' },
-    ...{ within: within ?? USUAL_TIPS_WITHIN, isUsual: within === null },
+    kind: 'bladeTips',
+    label: 'Tips of the worst blade',
+    within: within ?? USUAL_TIPS_WITHIN,
+    isUsual: within === null,
   };
 }
 
@@ -32,7 +34,9 @@ export const DECK_CLEAN: Procedure = {
       needs: [],
     }),
     step('below', 'whileItDrains', 'Scrape the deck out below; look for cracks in the shell.', 8, {
-      ...{ needs: ['safe', 'deckRaised'], cautions: ['raisedDeck', 'blades'], tools: ['scraper', 'gloves'] },
+      needs: ['safe', 'deckRaised'],
+      cautions: ['raisedDeck', 'blades'],
+      tools: ['scraper', 'gloves'],
     }),
   ],
 };
@@ -49,20 +53,22 @@ export const BLADES: Procedure = {
       'Pull the plug caps. Block the blades and look at edge, sail tips and bolts.',
       4,
       {
-        ...{
-          needs: ['safe', 'deckRaised'],
-          cautions: ['blades', 'raisedDeck'],
-          look: 'blade',
-          tools: ['gloves', 'block of wood'],
-        },
+        needs: ['safe', 'deckRaised'],
+        cautions: ['blades', 'raisedDeck'],
+        look: 'blade',
+        tools: ['gloves', 'block of wood'],
       },
     ),
     step('tips', 'whileItDrains', 'Measure both tips of a blade at the same place.', 3, {
-      ...{ needs: ['safe', 'deckRaised'], cautions: ['blades'], tools: ['rule'] },
+      needs: ['safe', 'deckRaised'],
+      cautions: ['blades'],
+      tools: ['rule'],
       measurement: tipsOf(setUp),
     }),
     step('spindle', 'whileItDrains', 'Rock each spindle.', 2, {
-      ...{ needs: ['safe', 'deckRaised'], cautions: ['blades'], look: 'spindle' },
+      needs: ['safe', 'deckRaised'],
+      cautions: ['blades'],
+      look: 'spindle',
     }),
     step(
       'sharpen',
@@ -70,11 +76,9 @@ export const BLADES: Procedure = {
       'Take the blades off, grind to the old angle, and balance each on a cone.',
       12,
       {
-        ...{
-          needs: ['safe', 'deckRaised'],
-          cautions: ['blades'],
-          tools: ['blade wrench', 'grinder or file', 'balancing cone', 'goggles'],
-        },
+        needs: ['safe', 'deckRaised'],
+        cautions: ['blades'],
+        tools: ['blade wrench', 'grinder or file', 'balancing cone', 'goggles'],
       },
     ),
     step(
@@ -83,7 +87,10 @@ export const BLADES: Procedure = {
       'Sail tips up, centre star seated, bolts to their figure. Plug caps back on.',
       6,
       {
-        ...{ needs: ['safe', 'deckRaised'], cautions: ['blades'], tools: ['torque wrench'], rule: 'torque' },
+        needs: ['safe', 'deckRaised'],
+        cautions: ['blades'],
+        tools: ['torque wrench'],
+        rule: 'torque',
         figures: torqueFigures(setUp, /blade/i),
       },
     ),
@@ -102,7 +109,8 @@ export const DECK_LEVEL: Procedure = {
       'Check that the tyres of each axle have the same pressure: a deck hangs on its wheels.',
       3,
       {
-        ...{ cautions: ['tyreBursts'], tools: ['tyre gauge'] },
+        cautions: ['tyreBursts'],
+        tools: ['tyre gauge'],
       },
     ),
     step(
@@ -111,11 +119,9 @@ export const DECK_LEVEL: Procedure = {
       'Turn the blades crosswise, then lengthwise, and measure the tips above the ground.',
       8,
       {
-        ...{
-          cautions: ['blades'],
-          tools: ['gloves', 'rule'],
-          measurement: levelOf(setUp),
-        },
+        cautions: ['blades'],
+        tools: ['gloves', 'rule'],
+        measurement: levelOf(setUp),
       },
     ),
     step('set', 'whileItDrains', 'Set the hangers, then measure again.', 8, {

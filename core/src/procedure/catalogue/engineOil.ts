@@ -40,7 +40,7 @@ function oilFilterSteps(setUp: MachineSetUp): Step[] {
         ? 'Open the filter housing, lift the element out, and take the old sealing ring off.'
         : 'Take the old filter off with the wrench; its gasket must come with it. A second gasket left behind blows out. Wipe the seat.',
       4,
-      { ...{ cautions: ['hotOil'], tools: ['oil filter wrench', 'rags'], fluid: FLUID, after: [] } },
+      { cautions: ['hotOil'], tools: ['oil filter wrench', 'rags'], fluid: FLUID, after: [] },
     ),
     step(
       'filterOn',
@@ -72,8 +72,12 @@ const OPENING = {
 
 /** What opens a drain, where the card of the machine names no tool. */
 const DRAIN_TOOLS: Record<OilDrain, readonly string[]> = {
-  ...{ plug: ['wrench for the drain plug'], twoPlugs: ['wrench for the sump plugs'] },
-  ...{ valve: ['drain hose'], hose: [], extractor: ['wrench for the drain plug'], cartridge: [] },
+  plug: ['wrench for the drain plug'],
+  twoPlugs: ['wrench for the sump plugs'],
+  valve: ['drain hose'],
+  hose: [],
+  extractor: ['wrench for the drain plug'],
+  cartridge: [],
 };
 
 function drainSteps(setUp: MachineSetUp): Step[] {
@@ -89,7 +93,8 @@ function drainSteps(setUp: MachineSetUp): Step[] {
     4,
     {
       ...wait,
-      ...{ needs: ['safe', 'warm'], cautions: ['hotOil', 'usedOil'] },
+      needs: ['safe', 'warm'],
+      cautions: ['hotOil', 'usedOil'],
       tools: ['drain pan', 'rags', ...toolsFor(setUp, /sump|drain/i, DRAIN_TOOLS[oilDrain])],
     },
   );
@@ -121,7 +126,9 @@ function closeStep(setUp: MachineSetUp): Step {
     'Put the plug back with a good sealing washer. A plastic plug only snug.',
     3,
     {
-      ...{ tools: ['new sealing washer', 'torque wrench'], fluid: FLUID, rule: 'torque' },
+      tools: ['new sealing washer', 'torque wrench'],
+      fluid: FLUID,
+      rule: 'torque',
       figures: torqueFigures(setUp, /drain|sump/i),
     },
   );
@@ -138,10 +145,13 @@ function refillSteps(setUp: MachineSetUp): Step[] {
       { tools: ['funnel', 'jug with a scale'], fluid: FLUID, fills, rule: 'fillTarget' },
     ),
     step('run', 'run', 'Run it for half a minute and watch the oil light go out. Then stop the engine.', 1, {
-      ...{ shared: 'run', cautions: ['exhaust'], needs: [] },
+      shared: 'run',
+      cautions: ['exhaust'],
+      needs: [],
     }),
     step('leaks', 'leakCheck', 'Look at filter and plug for leaks. Wipe them dry and look again.', 2, {
-      ...{ shared: 'leakCheck', tools: ['torch'] },
+      shared: 'leakCheck',
+      tools: ['torch'],
     }),
     step('settle', 'settle', 'Let the oil run down.', 0, { handsOff: 2, wait: 'settling', shared: 'settle' }),
     step(
@@ -157,11 +167,16 @@ function refillSteps(setUp: MachineSetUp): Step[] {
       'Write date, hours and oil grade on the filter, or on the label by the fill cap.',
       1,
       {
-        ...{ needs: [], after: [] },
+        needs: [],
+        after: [],
       },
     ),
     step('waste', 'finish', 'Pour the used oil into its container and write down how much.', 3, {
-      ...{ cautions: ['usedOil'], tools: ['used-oil container'], needs: [], shared: 'usedOil', after: [] },
+      cautions: ['usedOil'],
+      tools: ['used-oil container'],
+      needs: [],
+      shared: 'usedOil',
+      after: [],
     }),
   ];
 }
@@ -175,7 +190,9 @@ function cartridgeSteps(setUp: MachineSetUp): Step[] {
       'Turn the old oil cartridge out, wipe the seat, and turn the new one in until it clicks.',
       4,
       {
-        ...{ cautions: ['hotOil', 'usedOil'], tools: ['drain pan', 'rags'], fluid: FLUID },
+        cautions: ['hotOil', 'usedOil'],
+        tools: ['drain pan', 'rags'],
+        fluid: FLUID,
       },
     ),
     ...rest,
@@ -194,7 +211,10 @@ export const ENGINE_OIL: Procedure = {
       'Blow or brush round filter, drain and fill hole, so that nothing falls in.',
       3,
       {
-        ...{ shared: 'cleanDown', tools: ['blower or brush'], cautions: ['compressedAir'], needs: [] },
+        shared: 'cleanDown',
+        tools: ['blower or brush'],
+        cautions: ['compressedAir'],
+        needs: [],
       },
     );
     if (drainWith(setUp) === 'cartridge') return [clean, ...cartridgeSteps(setUp)];

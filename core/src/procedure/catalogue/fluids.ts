@@ -23,14 +23,12 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
   const { fluid, needs, cautions } = way;
   return [
     step('drain', 'startDraining', way.drain, 5, {
-      ...{
-        needs,
-        cautions: [...cautions, 'usedOil'],
-        handsOff: way.drips,
-        wait: 'draining',
-        fluid,
-        drains: need,
-      },
+      needs,
+      cautions: [...cautions, 'usedOil'],
+      handsOff: way.drips,
+      wait: 'draining',
+      fluid,
+      drains: need,
       tools: ['drain pan', 'wrench for the drain plug'],
     }),
     ...(way.filter
@@ -45,13 +43,11 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
         ]
       : []),
     step('close', 'closeDrains', 'Put the plugs back with good washers.', 3, {
-      ...{
-        needs,
-        fluid,
-        after: afterAll('drain', ...(way.filter ? ['filter'] : [])),
-        tools: ['torque wrench'],
-        rule: 'torque',
-      },
+      needs,
+      fluid,
+      after: afterAll('drain', ...(way.filter ? ['filter'] : [])),
+      tools: ['torque wrench'],
+      rule: 'torque',
       figures: torqueFigures(setUp, new RegExp(fluid, 'i')),
     }),
     step('fill', 'firstPour', way.fill, 6, {
@@ -62,7 +58,11 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
     }),
     step('read', 'topUp', way.read, 3, { fluid }),
     step('waste', 'finish', 'Pour the used oil into its container and write down how much.', 3, {
-      ...{ cautions: ['usedOil'], tools: ['used-oil container'], needs: [], shared: 'usedOil', after: [] },
+      cautions: ['usedOil'],
+      tools: ['used-oil container'],
+      needs: [],
+      shared: 'usedOil',
+      after: [],
     }),
   ];
 }
@@ -74,13 +74,12 @@ export const HYDRO_OIL: Procedure = {
   component: /hydro oil/i,
   steps: (setUp) =>
     change(setUp, {
-      ...{
-        fluid: 'hydro',
-        onCard: /hydro/i,
-        needs: ['safe', 'warm', 'deckRaised'],
-        cautions: ['raisedDeck', 'hotOil'],
-      },
-      ...{ drain: 'Clean round both units. Filters off on both sides and let them run out.', drips: 10 },
+      fluid: 'hydro',
+      onCard: /hydro/i,
+      needs: ['safe', 'warm', 'deckRaised'],
+      cautions: ['raisedDeck', 'hotOil'],
+      drain: 'Clean round both units. Filters off on both sides and let them run out.',
+      drips: 10,
       filter: 'New filters on both units, gaskets oiled, hand-tight; only the kind the book names.',
       fill: 'Fill through the top ports until oil shows, then the tank to its cold mark.',
       read: 'Wheels off the ground, drive levers slowly to and fro until they pull evenly; read again and top up.',
@@ -95,13 +94,12 @@ export const TRANSMISSION_OIL: Procedure = {
   covers: ['transmissionFilter'],
   steps: (setUp) =>
     change(setUp, {
-      ...{
-        fluid: 'transmission',
-        onCard: /transmission|transaxle/i,
-        needs: ['safe', 'warm'],
-        cautions: ['hotOil', 'hydraulicPressure'],
-      },
-      ...{ drain: 'Pan under the lowest plugs. Open all of them, then the fill cap.', drips: 15 },
+      fluid: 'transmission',
+      onCard: /transmission|transaxle/i,
+      needs: ['safe', 'warm'],
+      cautions: ['hotOil', 'hydraulicPressure'],
+      drain: 'Pan under the lowest plugs. Open all of them, then the fill cap.',
+      drips: 15,
       filter:
         setUp.machineClass === 'compactTractor'
           ? 'Filter off and on, gasket oiled. Pull the wire strainer, wash it in clean diesel, and put it back with a new ring.'
@@ -123,11 +121,9 @@ export const TRANSMISSION_FILTER: Procedure = {
       'Pan under the filter. Off with the wrench, seat wiped, new one with oiled gasket, by hand.',
       8,
       {
-        ...{
-          cautions: ['hotOil', 'hydraulicPressure'],
-          tools: ['oil filter wrench', 'drain pan'],
-          fluid: 'transmission',
-        },
+        cautions: ['hotOil', 'hydraulicPressure'],
+        tools: ['oil filter wrench', 'drain pan'],
+        fluid: 'transmission',
       },
     ),
     step('read', 'topUp', 'Raise and lower a few times, read the level on level ground and top up.', 3, {
@@ -143,8 +139,13 @@ export const FRONT_AXLE_OIL: Procedure = {
   component: /front axle oil|differential/i,
   steps: (setUp) =>
     change(setUp, {
-      ...{ fluid: 'front axle', onCard: /front axle|differential/i, needs: ['safe'], cautions: [] },
-      ...{ drain: 'Open the plugs on both sides and the middle, and the breather.', drips: 12, filter: null },
+      fluid: 'front axle',
+      onCard: /front axle|differential/i,
+      needs: ['safe'],
+      cautions: [],
+      drain: 'Open the plugs on both sides and the middle, and the breather.',
+      drips: 12,
+      filter: null,
       fill: 'Fill through the level hole until it runs out.',
       read: 'Wait, and fill again until it stands at the hole: the oil creeps along the axle.',
     }),
@@ -162,12 +163,10 @@ export const HYDRAULIC_FILTERS: Procedure = {
       'Two filters of different size: change one after the other, so that they are not swapped. Gaskets oiled, by hand.',
       12,
       {
-        ...{
-          needs: ['safe', 'bedUp'],
-          cautions: ['raisedBed', 'hydraulicPressure'],
-          tools: ['oil filter wrench', 'drain pan'],
-          fluid: 'hydraulic',
-        },
+        needs: ['safe', 'bedUp'],
+        cautions: ['raisedBed', 'hydraulicPressure'],
+        tools: ['oil filter wrench', 'drain pan'],
+        fluid: 'hydraulic',
       },
     ),
     step('leaks', 'leakCheck', 'Raise and lower the bed a few times and look for drips from a distance.', 3, {

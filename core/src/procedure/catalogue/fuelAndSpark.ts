@@ -25,7 +25,9 @@ export const FUEL_FILTER_REPLACE: Procedure = {
     const isInLine = setUp.fittings.fuelFilter === 'inLine';
     return [
       step('close', 'whileItDrains', 'Tank less than half full. Close the fuel tap, or clamp the hose.', 2, {
-        ...{ needs, cautions: ['fuel'], tools: ['hose clamp pliers', 'small pan'] },
+        needs,
+        cautions: ['fuel'],
+        tools: ['hose clamp pliers', 'small pan'],
       }),
       step(
         'change',
@@ -64,11 +66,16 @@ export const FUEL_FILTER_CLEAN: Procedure = {
       'Close the tap. Turn the bowl off over a pan and look into it. Rinse bowl and screen in clean diesel.',
       6,
       {
-        ...{ needs: reach(setUp), look: 'fuelFilter', cautions: ['fuel'], tools: ['small pan', 'rags'] },
+        needs: reach(setUp),
+        look: 'fuelFilter',
+        cautions: ['fuel'],
+        tools: ['small pan', 'rags'],
       },
     ),
     step('bleed', 'whileItDrains', `New seal, bowl back. ${BLEED}`, 6, {
-      ...{ needs: reach(setUp), cautions: ['dieselInjection'], tools: ['wrench for the bleed screw'] },
+      needs: reach(setUp),
+      cautions: ['dieselInjection'],
+      tools: ['wrench for the bleed screw'],
     }),
     step('leaks', 'leakCheck', 'Look for drips at the bowl, the engine running.', 2, { cautions: ['fuel'] }),
   ],
@@ -104,7 +111,10 @@ function plugsOut(setUp: MachineSetUp, rule = '') {
     `Blow out the wells, pull the caps, and turn the plugs out. Keep them in order. ${rule}`.trim(),
     5,
     {
-      ...{ needs: ['safe', 'cool'], cautions: ['hotEngine'], look: 'sparkPlug', rule: 'plugs' },
+      needs: ['safe', 'cool'],
+      cautions: ['hotEngine'],
+      look: 'sparkPlug',
+      rule: 'plugs',
       tools: toolsFor(setUp, /plug/i, PLUG_TOOLS),
     },
   );
@@ -112,12 +122,10 @@ function plugsOut(setUp: MachineSetUp, rule = '') {
 
 function plugsIn(setUp: MachineSetUp, text: string) {
   return step('in', 'whileItDrains', text, 5, {
-    ...{
-      needs: ['safe', 'cool'],
-      measurement: gapOf(setUp),
-      rule: 'torque',
-      tools: ['torque wrench', 'feeler gauge'],
-    },
+    needs: ['safe', 'cool'],
+    measurement: gapOf(setUp),
+    rule: 'torque',
+    tools: ['torque wrench', 'feeler gauge'],
     figures: torqueFigures(setUp, /spark plug/i),
   });
 }

@@ -23,7 +23,10 @@ function fittingSteps({ spec, rules }: MachineSetUp, where: RegExp, needs: Step[
       `${name}${place ? ` (${place})` : ''}: wipe, pump, wipe. ${HOW_MUCH[rules.greasing]}`,
       3,
       {
-        ...{ needs, tools, rule: 'greasing', after: [] },
+        needs,
+        tools,
+        rule: 'greasing',
+        after: [],
         measurement: { kind: 'grease', label: `Strokes at ${name}`, usual: strokes },
       },
     ),
@@ -70,7 +73,9 @@ export const LUBRICATE: Procedure = {
   component: /hinge/i,
   steps: () => [
     step('hinge', 'whileItDrains', 'Clean the bed hinges and put grease on; work the bed once.', 5, {
-      ...{ needs: ['safe', 'bedUp'], cautions: ['raisedBed'], tools: ['grease gun', 'rags'] },
+      needs: ['safe', 'bedUp'],
+      cautions: ['raisedBed'],
+      tools: ['grease gun', 'rags'],
     }),
     step(
       'brakes',
@@ -78,7 +83,8 @@ export const LUBRICATE: Procedure = {
       'A drop of oil on the joints of the brake linkage, none on drums or linings.',
       5,
       {
-        ...{ cautions: ['brakes'], tools: ['oil can'] },
+        cautions: ['brakes'],
+        tools: ['oil can'],
       },
     ),
   ],

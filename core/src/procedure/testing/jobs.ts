@@ -17,7 +17,9 @@ export const MOWER_SPEC: MachineSpec = {
   tyres: [{ axle: 'rear', low: 69, high: 83, sidewallMaximum: 97 }],
   plays: [{ name: 'Deck belt', low: 10, high: 13 }],
   fittings: [{ name: 'Axle pivot', where: 'left', strokes: 3 }],
-  ...{ decks: [], charging: [], tools: [] },
+  decks: [],
+  charging: [],
+  tools: [],
 };
 
 /** A whole year of a riding mower. */
@@ -55,8 +57,13 @@ export const ANNUAL_TRACTOR: readonly WorkItem[] = [
 export function setUp(items: readonly WorkItem[], over: Partial<MachineSetUp> = {}): MachineSetUp {
   const { machineClass = 'ridingMower', fuel = 'gasoline' } = over;
   return {
-    ...{ machineClass, fuel, cooling: fuel === 'diesel' ? 'liquid' : 'air', spec: MOWER_SPEC },
-    ...{ fittings: usualFittings(machineClass, fuel), rules: DEFAULT_RULES, items },
+    machineClass,
+    fuel,
+    cooling: fuel === 'diesel' ? 'liquid' : 'air',
+    spec: MOWER_SPEC,
+    fittings: usualFittings(machineClass, fuel),
+    rules: DEFAULT_RULES,
+    items,
     ...over,
   };
 }

@@ -37,8 +37,15 @@ export function item(
   over: Partial<ScheduleItem> = {},
 ): ScheduleItem {
   return {
-    ...{ id, name: id, action: 'replace', component: id, triggers },
-    ...{ renews: [], dutyFactor: 1, window: { hours: null, days: null }, consequence: null },
+    id,
+    name: id,
+    action: 'replace',
+    component: id,
+    triggers,
+    renews: [],
+    dutyFactor: 1,
+    window: { hours: null, days: null },
+    consequence: null,
     ...over,
   };
 }
@@ -58,7 +65,10 @@ export function judged(
   untilOn: string | null,
 ): Extension {
   return {
-    ...{ kind, made: point(...made), untilLife, meter: null },
+    kind,
+    made: point(...made),
+    untilLife,
+    meter: null,
     untilOn: untilOn === null ? null : civilDate(untilOn),
   };
 }
@@ -78,7 +88,8 @@ export function facts({ history = {}, readings = [], ...over }: Facts): MachineF
     attachments: [],
     participation: [],
     status: { kind: 'inService', since: null },
-    ...{ items: [], omitted: [] },
+    items: [],
+    omitted: [],
     history: new Map(Object.entries(history)),
     ...over,
   };

@@ -85,8 +85,10 @@ function trigger({ whole, pick }: Dice, items: number): Trigger {
       return every(pick([1, 3, 12, 24, 200]), 'month');
     case 5:
       return {
-        ...{ kind: 'seasonEdge', season: pick(['Mowing', 'snow', 'Not planned', 'Nowhere', null, null]) },
-        ...{ edge: pick(['first', 'last']), offsetDays: whole(-30, 30) },
+        kind: 'seasonEdge',
+        season: pick(['Mowing', 'snow', 'Not planned', 'Nowhere', null, null]),
+        edge: pick(['first', 'last']),
+        offsetDays: whole(-30, 30),
       };
     case 6:
       return { kind: 'storage', days: pick([14, 30, 60, 150]) };
@@ -99,7 +101,9 @@ function trigger({ whole, pick }: Dice, items: number): Trigger {
       ]);
     default:
       return {
-        ...{ kind: 'everyNth', n: pick([2, 2, 3, 5]), itemId: `i${whole(0, items)}` },
+        kind: 'everyNth',
+        n: pick([2, 2, 3, 5]),
+        itemId: `i${whole(0, items)}`,
         everyTimeAboveHours: pick([null, null, 60]),
       };
   }
@@ -119,7 +123,9 @@ function history(
   const extensions = judgedAt.map((made): Extension => {
     const untilLife = chance(0.6) ? made.life + whole(1, 60) : null;
     return {
-      ...{ kind: pick(['kept', 'deferred']), made, untilLife },
+      kind: pick(['kept', 'deferred']),
+      made,
+      untilLife,
       untilOn: untilLife === null || chance(0.4) ? addDays(made.on, whole(1, 200)) : null,
       meter: pick([null, null, 'engine', 'loader']),
     };
@@ -157,7 +163,9 @@ function status({ whole, pick, chance }: Dice, today: CivilDate): MachineStatus 
 
 function override({ pick, chance }: Dice, itemId: string, triggers: readonly Trigger[]): ItemOverride {
   return {
-    ...{ itemId, isOmitted: chance(0.4), reason: 'as the crew lead says' },
+    itemId,
+    isOmitted: chance(0.4),
+    reason: 'as the crew lead says',
     triggers: chance(0.3) ? triggers : null,
     dutyFactor: pick([null, 0.5, 0.75]),
     window: pick([null, { hours: 4, days: null }, { hours: null, days: 20 }]),
@@ -223,7 +231,10 @@ export function randomMachine(seed: number): RandomMachine {
     ],
   ]);
   const facts: MachineFacts = {
-    ...{ entry, readings, participation, history: histories },
+    entry,
+    readings,
+    participation,
+    history: histories,
     segments: [{ startsAt: instant(`${enteredOn}T00:00:00Z`), offset: 0 }],
     attachments: attachments(own, enteredOn, today),
     status: status(own, today),

@@ -126,7 +126,9 @@ export function readMeter(
   const expected = expectedBy(points, plan, name === 'engine');
   const horizon = addDays(plan.today, 3653);
   return {
-    ...{ name, life: last?.life ?? start, lifeAt },
+    name,
+    life: last?.life ?? start,
+    lifeAt,
     reached(at) {
       if (!last) return null;
       if (at <= last.life) return passed(points, at);
@@ -158,7 +160,8 @@ export function sharedMeter(
 ): SlowMeter {
   const of = (life: number) => Math.max(0, hoursAtStart + share * (life - engineAtStart));
   return {
-    ...{ name, life: of(engine.life) },
+    name,
+    life: of(engine.life),
     lifeAt: (point) => of(point.life),
     reached: (at) => engine.reached(engineAtStart + (at - hoursAtStart) / share),
     lifeOn(on) {

@@ -23,7 +23,13 @@ export interface Roughness {
 }
 
 const AT_WORST = {
-  ...{ weatherLasts: 0.6, weather: 0.4, walk: 0.03, swing: 0.2, spells: 0.15, missed: 0.15, isPlanned: true },
+  weatherLasts: 0.6,
+  weather: 0.4,
+  walk: 0.03,
+  swing: 0.2,
+  spells: 0.15,
+  missed: 0.15,
+  isPlanned: true,
 };
 
 /** Years rougher than those of `simulatedMachine` in one way or in all. */
