@@ -86,7 +86,7 @@ export class FromSchema {
     if (allOf?.[0]) return this.value(allOf[0], name, depth);
     if (choices) return pick(choices, this.random);
     if (schema.nullable && this.random.chance(0.3)) return null;
-    switch (schema.type ?? 'string') {
+    switch (String(schema.type)) {
       case 'object':
         return this.object(schema, depth);
       case 'array':
