@@ -1,6 +1,14 @@
 // Measures the schedule alone: due answers and dates of a whole fleet, on one core.
 import { performance } from 'node:perf_hooks';
-import { addDays, civilDate, instant, lifeHours, machineSchedule, scheduleContext } from '@yugator/core';
+import {
+  addDays,
+  civilDate,
+  COMPONENT_KEYS,
+  instant,
+  lifeHours,
+  machineSchedule,
+  scheduleContext,
+} from '@yugator/core';
 
 const TODAY = civilDate('2027-05-13');
 const WEEKS = 104;
@@ -28,7 +36,8 @@ function book(number) {
     id: `b${number}i${index}`,
     name: `Item ${index}`,
     action: ['replace', 'clean', 'inspect', 'grease'][index % 4],
-    component: `component ${index >> 1}`,
+    components: [COMPONENT_KEYS[index >> 1]],
+    oldWords: '',
     renews: [],
     dutyFactor: 1,
     window: { hours: null, days: null },

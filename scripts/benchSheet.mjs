@@ -15,7 +15,7 @@ function setUpOf(books, machineClass, fuel) {
     .flatMap((name) => CATALOGUE.filter((book) => book.name.startsWith(name)))
     .flatMap((book) => book.items)
     .slice(0, ITEMS)
-    .map(({ name, action, component }, index) => ({ id: String(index), name, action, component }));
+    .map(({ name, action, components }, index) => ({ id: String(index), name, action, components }));
   const { cooling, spec } = specCardOf(machineClass, fuel);
   const fittings = usualFittings(machineClass, fuel);
   return { machineClass, fuel, cooling, fittings, rules: DEFAULT_RULES, spec, items };

@@ -4,6 +4,8 @@ export { pointerTo } from './check/pointer.js';
 export * from './audit/audit.dto.js';
 export * from './books/book.dto.js';
 export * from './defect/defect.dto.js';
+export * from './component/unsettled.dto.js';
+export * from './fleetFile/fileVersion.js';
 export * from './fleetFile/fleetFile.dto.js';
 export * from './job/found.js';
 export * from './job/job.dto.js';

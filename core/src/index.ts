@@ -1,3 +1,7 @@
+export * from './component/components.js';
+export * from './component/consequence.js';
+export * from './component/lineComponents.js';
+export * from './component/oldWords.js';
 export * from './books/chart.js';
 export * from './calendar/civilDate.js';
 export * from './calendar/instant.js';
@@ -59,6 +63,8 @@ export * from './procedure/access.js';
 export * from './procedure/catalogue.js';
 export * from './procedure/caution.js';
 export * from './procedure/compose.js';
+export * from './procedure/settled.js';
+export * from './procedure/preview.js';
 export * from './procedure/machineSetUp.js';
 export * from './procedure/phase.js';
 export * from './procedure/procedure.js';

@@ -17,8 +17,8 @@ async function linesOf(page: Page, tag: string): Promise<Line[]> {
   return machines.find((machine) => machine.tag === tag)?.lines ?? [];
 }
 
-async function typeInto(page: Page, label: string, text: string): Promise<void> {
-  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`);
+async function typeInto(page: Page, label: string, text: string, role = 'textbox'): Promise<void> {
+  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="${role}"])`);
   await field?.focus();
   await page.keyboard.down('Control');
   await page.keyboard.press('a');
@@ -36,7 +36,10 @@ describe('a crew lead who sets up', () => {
     await sees(page, 'A new service book');
     await typeInto(page, 'Book', 'Hobbin snow blower');
     await typeInto(page, 'Name of line 1', 'Engine oil');
-    await typeInto(page, 'Component: Engine oil', 'engine oil');
+    await typeInto(page, 'Done to: Engine oil', 'engine oil', 'combobox');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Tab');
+    await sees(page, /steps, \d+ min; looks at the oil/);
     await page.focus('[data-row="0"][data-column="0"]');
     await page.keyboard.press('f');
     await page.keyboard.press('ArrowRight');
@@ -55,8 +58,11 @@ describe('a crew lead who sets up', () => {
 
     // A line without a component is refused at its place, and what was entered stays.
     await press(page, 'Save the book');
-    await sees(page, 'Name the component in 1 to 60 letters, such as engine oil.');
-    await typeInto(page, 'Component: Shear bolts', 'shear bolts');
+    await sees(page, 'Choose what it is done to, such as engine oil.');
+    await typeInto(page, 'Done to: Shear bolts', 'shear', 'combobox');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Tab');
+    await sees(page, 'One step: as its book says');
     await press(page, 'Save the book');
     await sees(page, 'Hobbin snow blower is saved.');
 

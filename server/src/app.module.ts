@@ -20,6 +20,8 @@ import { SignIn } from './session/signIn.js';
 import { SignInGuard } from './session/signInGuard.js';
 import { BookCatalogue } from './books/bookCatalogue.js';
 import { BooksController } from './books/books.controller.js';
+import { Unsettled } from './component/unsettled.js';
+import { UnsettledController } from './component/unsettled.controller.js';
 import { Clock } from './clock/clock.js';
 import { IdempotencyInterceptor } from './database/idempotency.interceptor.js';
 import { UnitOfWork } from './database/unitOfWork.js';
@@ -107,6 +109,7 @@ export class AppModule {
         ShelfController,
         SiteSettingsController,
         TodayController,
+        UnsettledController,
         UsedOilController,
         WorkshopController,
       ],
@@ -157,6 +160,7 @@ export class AppModule {
         SiteSettings,
         Today,
         UnitOfWork,
+        Unsettled,
         UsedOil,
         Visits,
         Workshop,

@@ -1,13 +1,13 @@
-import type { Action, Consequence, MeterName, Trigger } from '@yugator/core';
+import type { Action, Component, Consequence, MeterName, Trigger } from '@yugator/core';
 import { ACTIONS, CONSEQUENCES, METERS } from '@yugator/core';
-import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MACHINE_CLASSES } from '../machine/machineClass.js';
 import type { MachineClass } from '../machine/machineClass.js';
 import { IsTriggers } from '../schedule/triggers.js';
 import { IsWindowDays, IsWindowHours } from '../schedule/window.js';
-import { IsId, IsText, IsTexts, Parts } from '../rules/index.js';
+import { AreComponents, IsId, IsText, IsTexts, Parts } from '../rules/index.js';
 
-/** A line of a book: an action on a component, and what makes it due. */
+/** A line of a book: an action on one or more components, and what makes it due. */
 export class BookItemFieldsDto {
   /** left out for a new line */
   @IsOptional()
@@ -22,8 +22,15 @@ export class BookItemFieldsDto {
   })
   action!: Action;
 
-  @IsText({ least: 1, most: 60, message: 'Name the component in 1 to 60 letters, such as engine oil.' })
-  component!: string;
+  /** what it is done to; left out or empty in a line of an older version, which says it in words instead */
+  @IsOptional()
+  @AreComponents()
+  components?: Component[];
+
+  /** the free words of an older version; they count only while no components are given */
+  @ValidateIf((line: BookItemFieldsDto) => !line.components?.length)
+  @IsText({ least: 1, most: 60, message: 'Choose what it is done to, such as engine oil.' })
+  component?: string;
 
   /** inside a book, an every-n-th rule names the other line by its name */
   @IsTriggers()

@@ -12,6 +12,8 @@ import {
   ValidateIf,
 } from 'class-validator';
 import { BookFieldsDto, BookItemFieldsDto } from '../books/book.dto.js';
+import { FILE_VERSIONS } from './fileVersion.js';
+import type { FileVersion } from './fileVersion.js';
 import { MachineFactsDto } from '../machine/machine.dto.js';
 import { MACHINE_STATUSES } from '../machine/machineClass.js';
 import type { MachineStatus } from '../machine/machineClass.js';
@@ -176,8 +178,8 @@ export class FleetFileDto implements FleetFile {
   @Equals('yugator-fleet', { message: 'This is no fleet file: its format must be "yugator-fleet".' })
   format!: 'yugator-fleet';
 
-  @Equals(1, { message: 'This file is of another version. This Yugator reads version 1.' })
-  version!: 1;
+  @IsIn(FILE_VERSIONS, { message: 'This file is of another version. This Yugator reads versions 1 and 2.' })
+  version!: FileVersion;
 
   @Part(() => FileSiteDto, 'Say how the site counts: its time zone and its grid of hours.')
   site!: FileSiteDto;

@@ -1,12 +1,22 @@
 import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from '@yugator/core';
-import type { FuelFilter, OilDrain, OilFilter, ServiceFittings } from '@yugator/core';
+import type { Component, FuelFilter, OilDrain, OilFilter, ServiceFittings } from '@yugator/core';
 import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
-import { IsText, Part, Parts, applyDecorators } from '../rules/index.js';
+import { applyDecorators, IsComponentOrNone, IsText, Part, Parts } from '../rules/index.js';
 
 const ROWS = 'Keep 60 lines at most in each part of the card.';
 
 function Name(what: string): PropertyDecorator {
   return IsText({ least: 1, most: 60, message: `Name the ${what} in 1 to 60 letters.` });
+}
+
+/** What the line is of; left out by older versions, whose names said it. */
+function Of(): PropertyDecorator {
+  return applyDecorators(IsOptional(), IsComponentOrNone());
+}
+
+/** A name of the card's own, besides that of the component. */
+function OwnName(): PropertyDecorator {
+  return IsText({ most: 60, message: 'Keep the name within 60 letters.' });
 }
 
 function Note(): PropertyDecorator {
@@ -41,7 +51,10 @@ export class GradeDto {
 }
 
 export class FluidSpecDto {
-  @Name('fluid')
+  @Of()
+  component?: Component | null;
+
+  @OwnName()
   fluid!: string;
 
   /** litres, the filter changed too */
@@ -68,7 +81,10 @@ export class FluidSpecDto {
 }
 
 export class TorqueSpecDto {
-  @Name('fastener')
+  @Of()
+  component?: Component | null;
+
+  @OwnName()
   fastener!: string;
 
   /** N·m */
@@ -106,7 +122,10 @@ export class TyreSpecDto {
 
 /** A length that is measured: the deflection of a belt, the free play of a pedal. */
 export class PlaySpecDto {
-  @Name('belt or pedal')
+  @Of()
+  component?: Component | null;
+
+  @OwnName()
   name!: string;
 
   /** mm */
@@ -160,7 +179,10 @@ export class ChargingSpecDto {
 }
 
 export class GreaseFittingDto {
-  @Name('fitting')
+  @Of()
+  component?: Component | null;
+
+  @OwnName()
   name!: string;
 
   @Note()
@@ -174,7 +196,10 @@ export class GreaseFittingDto {
 
 /** A size or a note under a name: a filter, a tool, how to get there. */
 export class NamedNoteDto {
-  @Name('line')
+  @Of()
+  component?: Component | null;
+
+  @OwnName()
   name!: string;
 
   @Note()

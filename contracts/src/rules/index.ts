@@ -1,5 +1,6 @@
 export * from './applyDecorators.js';
 export * from './civilDay.js';
+export * from './component.js';
 export * from './id.js';
 export * from './instant.js';
 export * from './meterHours.js';

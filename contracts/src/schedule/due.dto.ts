@@ -6,6 +6,7 @@ import type {
   MeterName,
   Trigger,
   UnresolvedCode,
+  Component,
 } from '@yugator/core';
 
 /** From where an item's interval counts. */
@@ -56,7 +57,8 @@ export class DueLineDto {
   itemId!: string;
   itemName!: string;
   action!: Action;
-  component!: string;
+  /** none while a line of an older version waits for the crew lead to say what it is done to */
+  components!: Component[];
   /** the book it stands in; null for an item of the machine's own */
   bookName!: string | null;
   state!: DueState;

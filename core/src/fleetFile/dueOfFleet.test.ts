@@ -115,8 +115,8 @@ describe('due answers of a fleet file', () => {
 
   it('renew by lines that the machine does not have any more', () => {
     const items = [
-      line('look', [{ kind: 'everyHours', hours: 25 }], { action: 'inspect', component: 'air filter' }),
-      line('replace', [{ kind: 'everyHours', hours: 100 }], { component: 'air filter' }),
+      line('look', [{ kind: 'everyHours', hours: 25 }], { action: 'inspect', components: ['airFilter'] }),
+      line('replace', [{ kind: 'everyHours', hours: 100 }], { components: ['airFilter'] }),
     ];
     const left = { isOmitted: true, triggers: null, reason: 'foam' };
     const done = [{ book: 'Book', item: 'replace', on: '2026-10-10', life: 190 }];

@@ -9,7 +9,9 @@ import { withOverrides } from '../schedule/override.js';
 import { parseTrigger } from '../schedule/parseTrigger.js';
 import type { MachineFacts } from '../schedule/machineSchedule.js';
 import type { StatusKind } from '../schedule/workingTime.js';
-import type { Consequence } from '../schedule/consequence.js';
+import type { Component } from '../component/components.js';
+import type { Consequence } from '../component/consequence.js';
+import { lineComponents } from '../component/lineComponents.js';
 import type { SiteSettings } from '../schedule/scheduleContext.js';
 
 /** A fleet as it is exported: everything that due answers follow from, with names in place of ids. */
@@ -33,7 +35,9 @@ export interface FileBook {
 export interface FileItem {
   readonly name: string;
   readonly action: Action;
-  readonly component: string;
+  readonly components?: readonly Component[];
+  /** the free words of an older version, where components are left out */
+  readonly component?: string;
   /** an every-n-th rule names the other line of the book */
   readonly triggers: readonly Trigger[];
   readonly renews: readonly string[];
@@ -137,7 +141,7 @@ function itemsOf(book: Pick<FileBook, 'name' | 'items'>): ScheduleItem[] {
     id: fileItemId({ book: book.name, item: item.name }),
     name: item.name,
     action: item.action,
-    component: item.component,
+    ...lineComponents(item),
     dutyFactor: 1,
     triggers: withIds(item.triggers, book.name),
     renews: item.renews.map((other) => fileItemId({ book: book.name, item: other })),

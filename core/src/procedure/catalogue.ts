@@ -8,7 +8,7 @@ import * as fuelAndSpark from './catalogue/fuelAndSpark.js';
 import { BY_THE_BOOK } from './catalogue/generic.js';
 import * as grease from './catalogue/grease.js';
 import type { WorkItem } from './machineSetUp.js';
-import { asksFor } from './procedure.js';
+import { isDoneBy } from './procedure.js';
 import type { Procedure } from './procedure.js';
 
 /** How every piece of work is done that the books of a grounds crew ask for. */
@@ -23,8 +23,14 @@ export const PROCEDURES: readonly Procedure[] = [
   around,
 ].flatMap((subject) => Object.values<Procedure>(subject));
 
-/** The procedures that an item asks for; its own book, where none is known. */
-export function proceduresFor(item: WorkItem): readonly Procedure[] {
-  const asked = PROCEDURES.filter((procedure) => asksFor(item, procedure));
-  return asked.length ? asked : [BY_THE_BOOK];
+/** The procedures that an item asks for; its own book for any of its components that none is known for. */
+export function proceduresFor({
+  action,
+  components,
+}: Pick<WorkItem, 'action' | 'components'>): readonly Procedure[] {
+  const work = components.map((component) => ({ action, component }));
+  const known = PROCEDURES.filter((procedure) => work.some((each) => isDoneBy(procedure, each)));
+  const isAllKnown =
+    work.length > 0 && work.every((each) => known.some((procedure) => isDoneBy(procedure, each)));
+  return isAllKnown ? known : [...known, BY_THE_BOOK];
 }

@@ -1,20 +1,37 @@
+import type { Component } from '../component/components.js';
 import { ACCESS, ACCESS_ORDER } from './access.js';
 import type { Access } from './access.js';
 import { proceduresFor } from './catalogue.js';
 import type { MachineSetUp, WorkItem } from './machineSetUp.js';
 import { PHASES } from './phase.js';
 import type { Phase } from './phase.js';
+import { isDoneBy } from './procedure.js';
 import type { Procedure } from './procedure.js';
 import { step } from './step.js';
 import type { Step } from './step.js';
 
+/**
+ * What a step is there for:
+ * - `visit`: the visit as a whole, whatever its items
+ * - `access`: opens or closes what several items need
+ * - `shared`: several items have it in common
+ * - `work`: the items themselves; when all of it is done, so are they
+ */
+export const STEP_KINDS = ['visit', 'access', 'shared', 'work'] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+
 /** A step of a sheet, with the items that it belongs to. */
-export interface SheetStep extends Step {
+export interface SheetStep extends Omit<Step, 'continues'> {
   /** unique in the sheet, and the same whenever the sheet is composed anew */
   readonly key: string;
+  readonly kind: StepKind;
   readonly itemIds: readonly string[];
+  /** what it is done to; none where that is the machine as a whole */
+  readonly components: readonly Component[];
   /** where it opens or closes what several items need */
   readonly access: { readonly name: Access; readonly side: 'open' | 'close' } | null;
+  /** key of the step that it goes on with: what was said of the jug there holds here */
+  readonly continues: string | null;
   /** keys of steps of its own procedure that come before it */
   readonly follows: readonly { readonly key: string; readonly link: 'finish' | 'hands' }[];
 }
@@ -36,6 +53,7 @@ const WHOLE_VISIT = [
 ] as const;
 
 interface Asked {
+  readonly key: string;
   readonly procedure: Procedure;
   readonly items: WorkItem[];
 }
@@ -45,10 +63,10 @@ function askedFor(items: readonly WorkItem[]): Asked[] {
   const asked = new Map<string, Asked>();
   for (const item of items) {
     for (const procedure of proceduresFor(item)) {
-      const key = procedure.key === 'byTheBook' ? `byTheBook-${item.id}` : procedure.key;
+      const key = procedure.isOfEachItem ? `${procedure.key}-${item.id}` : procedure.key;
       const known = asked.get(key);
       if (known) known.items.push(item);
-      else asked.set(key, { procedure, items: [item] });
+      else asked.set(key, { key, procedure, items: [item] });
     }
   }
   for (const { procedure, items: own } of asked.values()) {
@@ -68,17 +86,20 @@ function withTorqueRule(own: Step, { rules }: MachineSetUp): Step {
   return { ...own, tools: own.tools.filter((tool) => tool !== 'torque wrench') };
 }
 
-function stepsOf({ procedure, items }: Asked, setUp: MachineSetUp): SheetStep[] {
-  const [first] = items;
-  if (!first) return [];
-  const item = {
-    ...first,
-    name: items.map(({ name }) => name).join('; '),
-    component: items.map(({ component }) => component).join('; '),
-  };
-  const prefix = procedure.key === 'byTheBook' ? `byTheBook-${first.id}` : procedure.key;
-  const steps = procedure.steps(setUp, items.length > 1 && procedure.key !== 'byTheBook' ? item : first);
+/** The components that items ask a procedure for. */
+function componentsOf({ procedure, items }: Asked): Component[] {
+  const asked = items.flatMap(({ action, components }) =>
+    components.filter((component) => isDoneBy(procedure, { action, component })),
+  );
+  return [...new Set(asked)];
+}
+
+function stepsOf(asked: Asked, setUp: MachineSetUp): SheetStep[] {
+  const { key: prefix, procedure, items } = asked;
+  const components = componentsOf(asked);
+  const steps = procedure.steps(setUp, { name: items.map(({ name }) => name).join('; '), components });
   const keyOf = (own: Step) => (own.shared === null ? `${prefix}.${own.id}` : `shared.${own.shared}`);
+  const keyById = new Map(steps.map((own) => [own.id, keyOf(own)]));
   return steps.map((own, index) => {
     const above = steps[index - 1];
     const follows =
@@ -93,8 +114,11 @@ function stepsOf({ procedure, items }: Asked, setUp: MachineSetUp): SheetStep[] 
     return {
       ...withTorqueRule(own, setUp),
       key: keyOf(own),
+      kind: own.shared === null ? 'work' : 'shared',
       itemIds: items.map(({ id }) => id),
+      components,
       access: null,
+      continues: own.continues === null ? null : (keyById.get(own.continues) ?? null),
       follows,
     };
   });
@@ -115,6 +139,7 @@ function merged(a: SheetStep, b: SheetStep): SheetStep {
     cautions: union(a.cautions, b.cautions),
     tools: union(a.tools, b.tools),
     itemIds: union(a.itemIds, b.itemIds),
+    components: union(a.components, b.components),
     follows: [...a.follows, ...b.follows.filter(({ key }) => !known.has(key))],
   };
 }
@@ -149,8 +174,11 @@ function accessStep(
       ...plain,
       ...(isCoolAlready ? { handsOff: 0, wait: null, text: 'Feel the cylinder head: it must be cool.' } : {}),
       key: `access.${name}.${side}`,
+      kind: 'access',
       itemIds,
+      components: [],
       access: { name, side },
+      continues: null,
       follows: [],
     },
   ];
@@ -184,8 +212,11 @@ export function sheetSteps(setUp: MachineSetUp): SheetStep[] {
   const visit = WHOLE_VISIT.map((own) => ({
     ...own,
     key: `visit.${own.id}`,
+    kind: 'visit' as const,
     itemIds: all,
+    components: [],
     access: null,
+    continues: null,
     follows: [],
   }));
   const opens = accessSteps(work);

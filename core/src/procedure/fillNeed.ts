@@ -16,7 +16,7 @@ export function fillNeedOf({ fills, fluid }: Step, setUp: MachineSetUp): FillNee
     capacityWithoutFilter: litresWithoutFilter,
     filterChanged,
     // Only the engine's filter is filled beforehand.
-    prefill: fluid === 'engine oil' && filterChanged ? prefillOf(setUp) : 'none',
+    prefill: fluid === 'engineOil' && filterChanged ? prefillOf(setUp) : 'none',
     retained: 0,
     target: setUp.rules.fillTarget,
   };

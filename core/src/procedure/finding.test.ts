@@ -13,18 +13,20 @@ describe('a fluid to fetch', () => {
       { ...grade, grade: '10W-30', category: 'API SJ or later' },
       { ...grade, grade: '5W-30', category: '' },
     ];
-    const fluids = [{ fluid: 'Engine oil', litresWithFilter: 2, litresWithoutFilter: null, grades }];
-    const oil = { fluid: 'Engine oil', litres: 1.892706 };
+    const fluids = [
+      { component: 'engineOil' as const, litresWithFilter: 2, litresWithoutFilter: null, grades },
+    ];
+    const oil = { fluid: 'engineOil', litres: 1.892706 } as const;
     // NIST Handbook 44: 1 qt = 0.946352946 L.
     expect(fluidWords(oil, { fluids }, 'us')).toBe('2 qt engine oil, 10W-30 (API SJ or later) or 5W-30');
-    expect(fluidWords({ fluid: 'Coolant', litres: 5 }, { fluids }, 'metric')).toBe('5 L coolant');
+    expect(fluidWords({ fluid: 'coolant', litres: 5 }, { fluids }, 'metric')).toBe('5 L coolant');
   });
 });
 
 describe('what a job found', () => {
   const items = [
     work('Tyre pressures', 'inspect', 'tyres'),
-    work('Wheel bolts', 'tighten', 'wheel bolts'),
+    work('Wheel bolts', 'tighten', 'wheelNuts'),
     work('Blades: sharpen and balance', 'sharpen', 'blades'),
   ];
   const steps = sheetSteps(setUp(items));
@@ -34,7 +36,7 @@ describe('what a job found', () => {
   it('is kept by item with the limits of that day; who found nothing is left out', () => {
     const findings = found({
       'tyres.rear': { left: 72, right: 74 },
-      'bolts.torque': { loose: 3, checked: 8 },
+      'wheelNuts.torque': { loose: 3, checked: 8 },
       'blades.tips': { first: 80 },
     });
     expect(findings.get('Tyre pressures')).toMatchObject([
@@ -49,8 +51,8 @@ describe('what a job found', () => {
   });
 
   it('is kept of a look though the part was then replaced, and the look is off the sheet', () => {
-    const look = work('Air filter: look at', 'inspect', 'air filter');
-    const renew = work('Air filter: replace', 'replace', 'air filter');
+    const look = work('Air filter: look at', 'inspect', 'airFilter');
+    const renew = work('Air filter: replace', 'replace', 'airFilter');
     const key = sheetSteps(setUp([look])).find((step) => step.look === 'airFilter')?.key ?? '';
     const both = setUp([look, renew]);
     expect(sheetSteps(both).map((step) => step.key)).not.toContain(key);
@@ -63,7 +65,7 @@ describe('what a job found', () => {
     const [tyres] = found({ 'tyres.rear': { left: 72.4, right: 75.8 } }).get('Tyre pressures') ?? [];
     // NIST SP 811: 1 psi = 6.894757 kPa, so 72.4 kPa = 10.5 psi and 75.8 kPa = 11 psi.
     expect(tyres && findingWords(tyres, 'us')).toBe('Pressure, rear pair: left 10.5 psi, right 11 psi');
-    const [bolts] = found({ 'bolts.torque': { loose: 3, checked: 8 } }).get('Wheel bolts') ?? [];
+    const [bolts] = found({ 'wheelNuts.torque': { loose: 3, checked: 8 } }).get('Wheel bolts') ?? [];
     expect(bolts && findingWords(bolts, 'metric')).toBe('Loose bolts: 3 of 8');
     const seen: Finding = {
       key: 'k',

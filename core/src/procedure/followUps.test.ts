@@ -3,9 +3,9 @@ import { followUps } from './followUps.js';
 import { setUp, work } from './testing/jobs.js';
 
 describe('what a look asks for', () => {
-  const look = work('Air filter: look at', 'inspect', 'air filter');
-  const renew = work('Air filter: replace', 'replace', 'air filter');
-  const plugs = work('Spark plugs: replace', 'replace', 'spark plugs');
+  const look = work('Air filter: look at', 'inspect', 'airFilter');
+  const renew = work('Air filter: replace', 'replace', 'airFilter');
+  const plugs = work('Spark plugs: replace', 'replace', 'sparkPlugs');
   const items = [look, renew, plugs];
   const steps = sheetSteps(setUp([look]));
   const key = steps.find((step) => step.look === 'airFilter')?.key ?? '';

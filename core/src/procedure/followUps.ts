@@ -20,10 +20,10 @@ export function followUps(
   chosen: ReadonlySet<string>,
 ): WorkItem[] {
   const worn = new Set(
-    steps.filter((step) => isToBeReplaced(step, foundByKey.get(step.key))).flatMap(({ itemIds }) => itemIds),
+    steps.filter((step) => isToBeReplaced(step, foundByKey.get(step.key))).flatMap((step) => step.components),
   );
-  const components = new Set(items.filter(({ id }) => worn.has(id)).map(({ component }) => component));
   return items.filter(
-    ({ id, action, component }) => action === 'replace' && components.has(component) && !chosen.has(id),
+    ({ id, action, components }) =>
+      action === 'replace' && components.some((component) => worn.has(component)) && !chosen.has(id),
   );
 }

@@ -1,7 +1,8 @@
+import type { Component } from '../component/components.js';
+import { componentSpec } from '../component/components.js';
 import type { DeckLimits } from '../checks/deckLevel.js';
 import type { HouseRules } from '../rules/houseRules.js';
 import type { Action } from '../schedule/item.js';
-import type { Dimension } from '../units/units.js';
 import type { ApprovedGrade } from '../fluids/viscosity.js';
 import type { Figure, FluidNeed, Step } from './step.js';
 
@@ -23,17 +24,25 @@ export interface ServiceFittings {
   readonly fuelFilter: FuelFilter;
 }
 
-/** What a machine holds and is set to, as far as the work needs it; in SI. */
+/**
+ * What a machine holds and is set to, as far as the work needs it; in SI. Lines are found by their component; one of an older card
+ * that has none yet is shown, but no work rests on it.
+ */
 export interface MachineSpec {
   readonly fluids: readonly {
-    readonly fluid: string;
+    readonly component?: Component | null;
     readonly litresWithFilter: number;
     readonly litresWithoutFilter: number | null;
     readonly betweenMarks?: number | null;
     readonly marks?: string;
     readonly grades: readonly ApprovedGrade[];
   }[];
-  readonly torques: readonly { readonly fastener: string; readonly low: number; readonly high: number }[];
+  readonly torques: readonly {
+    readonly component?: Component | null;
+    readonly fastener: string;
+    readonly low: number;
+    readonly high: number;
+  }[];
   readonly plugs: readonly { readonly type: string; readonly gap: number }[];
   readonly tyres: readonly {
     readonly axle: 'front' | 'rear';
@@ -42,6 +51,7 @@ export interface MachineSpec {
     readonly sidewallMaximum: number;
   }[];
   readonly plays: readonly {
+    readonly component?: Component | null;
     readonly name: string;
     readonly low: number;
     readonly high: number;
@@ -56,16 +66,28 @@ export interface MachineSpec {
     readonly high: number;
     readonly idleLow: number | null;
   }[];
-  readonly fittings: readonly { readonly name: string; readonly where: string; readonly strokes: number }[];
-  readonly tools: readonly { readonly name: string; readonly note: string }[];
+  readonly fittings: readonly {
+    readonly component?: Component | null;
+    readonly name: string;
+    readonly where: string;
+    readonly strokes: number;
+  }[];
+  readonly tools: readonly {
+    readonly component?: Component | null;
+    readonly name: string;
+    readonly note: string;
+  }[];
 }
+
+export type CardPlay = MachineSpec['plays'][number];
 
 /** An item of a job, as far as its procedure follows from it. */
 export interface WorkItem {
   readonly id: string;
   readonly name: string;
   readonly action: Action;
-  readonly component: string;
+  /** none while an older line waits for the crew lead to say so */
+  readonly components: readonly Component[];
 }
 
 /** The machine and the shop that a sheet is for. */
@@ -96,25 +118,51 @@ export function usualFittings(
   };
 }
 
-/** The torques of the card whose fastener matches, as figures of a step. */
-export function torqueFigures({ spec }: MachineSetUp, fastener: RegExp): Figure[] {
-  return spec.torques
-    .filter((torque) => fastener.test(torque.fastener))
-    .map(({ fastener: label, low, high }) => ({ label, low, high, dimension: 'torque' as Dimension }));
+/** What a line of the card is called: its own name, else its component's. */
+export function cardName(name: string, component: Component | null | undefined): string {
+  return name || (component ? capital(componentSpec(component).words) : '');
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** The torques of a fastener that the card gives, as figures of a step. */
+export function torqueFigures({ spec }: MachineSetUp, ...fasteners: readonly Component[]): Figure[] {
+  return spec.torques.flatMap(({ component, fastener, low, high }) =>
+    component && fasteners.includes(component)
+      ? [{ label: cardName(fastener, component), low, high, dimension: 'torque' }]
+      : [],
+  );
 }
 
 /** A fluid of the card; null where it does not stand there. */
-export function fluidNeed({ spec }: MachineSetUp, name: RegExp, filterChanged: boolean): FluidNeed | null {
-  const found = spec.fluids.find(({ fluid }) => name.test(fluid));
+export function fluidNeed(
+  { spec }: MachineSetUp,
+  fluid: Component,
+  filterChanged: boolean,
+): FluidNeed | null {
+  const found = spec.fluids.find(({ component }) => component === fluid);
   if (!found) return null;
-  const { fluid, litresWithFilter, litresWithoutFilter, betweenMarks = null, marks = '' } = found;
+  const { litresWithFilter, litresWithoutFilter, betweenMarks = null, marks = '' } = found;
   return { fluid, litresWithFilter, litresWithoutFilter, betweenMarks, marks, filterChanged };
 }
 
-/** The tools that the card names for a piece of work; `usual` where it names none. */
-export function toolsFor({ spec }: MachineSetUp, work: RegExp, usual: readonly string[]): readonly string[] {
-  const noted = spec.tools.filter(({ name }) => work.test(name)).map(({ name, note }) => `${name}: ${note}`);
+/** The tools that the card names for a component; `usual` where it names none. */
+export function toolsFor(
+  { spec }: MachineSetUp,
+  component: Component,
+  usual: readonly string[],
+): readonly string[] {
+  const noted = spec.tools
+    .filter((tool) => tool.component === component)
+    .map(({ name, note }) => `${cardName(name, component)}: ${note}`);
   return noted.length ? noted : usual;
+}
+
+/** The figures of the card for how far some belts or pedals give. */
+export function playsOf({ spec }: MachineSetUp, ...components: readonly Component[]): readonly CardPlay[] {
+  return spec.plays.filter(({ component }) => (component ? components.includes(component) : false));
 }
 
 /** What must be open to reach what sits under the hood, on machines that have one. */

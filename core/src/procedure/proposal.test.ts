@@ -6,9 +6,9 @@ import { every, item } from '../schedule/testing/facts.js';
 import { proposeItems, yearlyVisitOn } from './proposal.js';
 import { setUp, TRACTOR, work } from './testing/jobs.js';
 
-const HOSES = work('Radiator hoses and clamps: look over', 'inspect', 'radiator hoses');
-const AIR = work('Primary air element: replace', 'replace', 'primary air element');
-const FUEL = work('Fuel filter: clean, bleed', 'clean', 'fuel filter');
+const HOSES = work('Radiator hoses and clamps: look over', 'inspect', 'radiatorHoses');
+const AIR = work('Primary air element: replace', 'replace', 'airFilter');
+const FUEL = work('Fuel filter: clean, bleed', 'clean', 'fuelFilter');
 const TYRES = work('Tyre pressures', 'inspect', 'tyres');
 const ITEMS = [HOSES, AIR, FUEL, TYRES];
 
@@ -84,11 +84,11 @@ describe('what is worth doing in a visit', () => {
 });
 
 describe('the yearly service', () => {
-  const oil = work('Engine oil and filter', 'replace', 'engine oil');
-  const plugs = work('Spark plugs: replace', 'replace', 'spark plugs');
-  const answer = ({ id, component }: typeof oil, used: number): DueAnswer =>
+  const oil = work('Engine oil and filter', 'replace', 'engineOil', 'engineOilFilter');
+  const plugs = work('Spark plugs: replace', 'replace', 'sparkPlugs');
+  const answer = ({ id, components }: typeof oil, used: number): DueAnswer =>
     ({
-      item: item(id, [every(12, 'month')], { component }),
+      item: item(id, [every(12, 'month')], { components }),
       state: 'fine',
       deciding: { used },
     }) as unknown as DueAnswer;

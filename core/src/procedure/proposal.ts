@@ -1,3 +1,5 @@
+import { componentSpec } from '../component/components.js';
+import type { Component } from '../component/components.js';
 import { daysBetween } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { WorkingState } from '../season/usePlan.js';
@@ -59,7 +61,7 @@ function reasonOf(
   const access = accessOf(setUp, [item]).filter((name) => openMinutes.has(name));
   const savedMinutes = access.reduce((sum, name) => sum + (openMinutes.get(name) ?? 0), 0);
   const ownMinutes = sheetSteps({ ...setUp, items: [item] })
-    .filter((step) => step.access === null && !step.key.startsWith('visit.'))
+    .filter(({ kind }) => kind === 'work' || kind === 'shared')
     .reduce((sum, step) => sum + step.handsOn, 0);
   const isWorth = savedMinutes > 0 && savedMinutes >= thrownAway * ownMinutes;
   return isWorth ? { kind: 'openAlready', access, savedMinutes, thrownAway } : null;
@@ -69,7 +71,20 @@ const NEAR_DAYS = 45;
 /** A yearly item done in the last half year is not done again. */
 const LEAST_USED = 0.5;
 /** With the service split, what stands in over winter is changed before it; the rest waits for the spring. */
-const BEFORE_WINTER = /oil|fuel|coolant|hydro/i;
+function isBeforeWinter(component: Component): boolean {
+  return componentSpec(component).is === 'fluid' || FLUID_FILTERS.has(component);
+}
+
+/** Filters that are changed with a fluid, or that stand in it over winter. */
+const FLUID_FILTERS: ReadonlySet<Component> = new Set<Component>([
+  'engineOilFilter',
+  'fuelFilter',
+  'waterSeparator',
+  'transmissionFilter',
+  'transmissionStrainer',
+  'hydroFilters',
+  'hydraulicFilters',
+]);
 
 /** Whether the machine is about to rest, or just does; or is about to go out again. */
 export function yearlyVisitOn(today: CivilDate, working: WorkingState): YearlyVisit | null {
@@ -101,7 +116,7 @@ function yearlyItems(
       ({ state, deciding }) =>
         (state === 'coming' || state === 'fine') && (deciding?.used ?? 0) >= LEAST_USED,
     )
-    .filter(({ item }) => annual !== 'split' || BEFORE_WINTER.test(item.component) === (visit === 'autumn'))
+    .filter(({ item }) => annual !== 'split' || item.components.some(isBeforeWinter) === (visit === 'autumn'))
     .map(({ item }) => ({ itemId: item.id, reason: { kind: 'yearly', when: visit } }));
 }
 

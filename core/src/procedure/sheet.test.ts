@@ -46,8 +46,8 @@ const at = (sheet: Sheet, key: string) => sheet.steps.findIndex((step) => step.k
 const keysOf = (sheet: Sheet) => sheet.steps.map(({ key }) => key);
 
 describe('a sheet', () => {
-  const oil = work('Engine oil and filter', 'replace', 'engine oil');
-  const plugs = work('Spark plugs: replace', 'replace', 'spark plugs');
+  const oil = work('Engine oil and filter', 'replace', 'engineOil', 'engineOilFilter');
+  const plugs = work('Spark plugs: replace', 'replace', 'sparkPlugs');
 
   it('warms before it drains, cools before the plugs, and fills the drip with dry work', () => {
     const sheet = composeSheet(setUp([oil, plugs]));
@@ -55,7 +55,7 @@ describe('a sheet', () => {
       'access.warm.open',
       'access.safe.open',
       'engineOil.drain',
-      'engineOil.filterOff',
+      'oilFilter.filterOff',
       'plugsReplace.out',
     ];
     expect(order.map((key) => at(sheet, key))).toEqual(
@@ -65,7 +65,7 @@ describe('a sheet', () => {
     const start = (key: string) => sheet.starts[at(sheet, key)] ?? 0;
     expect(start('plugsReplace.out') - start('access.cool.open')).toBeGreaterThanOrEqual(20);
     // The oil drips 8 min: the filter comes off meanwhile.
-    expect(start('engineOil.filterOff')).toBeLessThan(start('engineOil.drain') + 4 + 8);
+    expect(start('oilFilter.filterOff')).toBeLessThan(start('engineOil.drain') + 4 + 8);
   });
 
   it('of cold plugs alone runs nothing, and only makes sure that the engine is cool', () => {
@@ -76,8 +76,8 @@ describe('a sheet', () => {
   });
 
   it('changes the filter with the oil where another item asks for it', () => {
-    const bare = work('Engine oil', 'replace', 'engine oil');
-    const filter = work('Oil filter', 'replace', 'oil filter');
+    const bare = work('Engine oil', 'replace', 'engineOil');
+    const filter = work('Oil filter', 'replace', 'engineOilFilter');
     const need = (items: WorkItem[]) =>
       composeSheet(setUp(items)).steps.find(({ key }) => key === 'engineOil.pour')?.fills?.filterChanged;
     expect([need([bare]), need([bare, filter]), need([oil])]).toEqual([false, true, true]);
@@ -87,7 +87,7 @@ describe('a sheet', () => {
 
   it('does a weaker item along with the stronger', () => {
     const sheet = composeSheet(
-      setUp([work('look', 'inspect', 'air filter'), work('new', 'replace', 'air filter')]),
+      setUp([work('look', 'inspect', 'airFilter'), work('new', 'replace', 'airFilter')]),
     );
     expect(keysOf(sheet)).not.toContain('airFilterInspect.look');
     expect(sheet.steps.find(({ key }) => key === 'airFilterReplace.in')?.itemIds).toEqual(['new', 'look']);
@@ -109,7 +109,7 @@ describe('a sheet', () => {
   it('follows the house rules and says which', () => {
     const rules = withDefaults({ filterTightness: 'hand', drain: 'extractor', prefill: 'never' });
     const sheet = composeSheet(setUp([oil], { rules }));
-    const on = sheet.steps.find(({ key }) => key === 'engineOil.filterOn');
+    const on = sheet.steps.find(({ key }) => key === 'oilFilter.filterOn');
     expect(on).toMatchObject({ rule: 'filterTightness', text: expect.stringContaining('hand-tight') });
     expect(keysOf(sheet)).toContain('engineOil.extract');
     expect(keysOf(sheet)).not.toContain('engineOil.close');
@@ -118,7 +118,10 @@ describe('a sheet', () => {
   it.each(OIL_DRAINS)(
     'closes a drain of the kind %s as it is made: only a plug has a washer and a torque',
     (oilDrain) => {
-      const spec = { ...MOWER_SPEC, torques: [{ fastener: 'Drain plug', low: 16, high: 16 }] };
+      const spec = {
+        ...MOWER_SPEC,
+        torques: [{ component: 'engineDrainPlug', fastener: '', low: 16, high: 16 }] as const,
+      };
       const fittings = { oilDrain, oilFilter: 'sideways', fuelFilter: 'inLine' } as const;
       const sheet = composeSheet(setUp([oil], { spec, fittings }));
       const close = sheet.steps.find(({ key }) => key === 'engineOil.close');
@@ -167,13 +170,13 @@ describe('a sheet', () => {
     // The yearly service decides what is proposed, and whose parts are fetched stands beside the list.
     const ofSheets = HOUSE_RULES.filter(({ key }) => key !== 'annual' && key !== 'parts');
     const items = [
-      ...ANNUAL_MOWER.filter(({ component }) => component !== 'air filter'),
-      work('Air filter: clean', 'clean', 'air filter'),
+      ...ANNUAL_MOWER.filter(({ components }) => !components.includes('airFilter')),
+      work('Air filter: clean', 'clean', 'airFilter'),
     ];
     const wordsOf = (key: string, option: string) => {
       const set = (all: WorkItem[]) => setUp(all, { rules: withDefaults({ [key]: option }) });
-      const both = [items, ANNUAL_MOWER.filter(({ component }) => component === 'air filter')].map((all) =>
-        set([...all]),
+      const both = [items, ANNUAL_MOWER.filter(({ components }) => components.includes('airFilter'))].map(
+        (all) => set([...all]),
       );
       return JSON.stringify(
         both.map((each) => sheetSteps(each).map((step) => [step.text, step.tools, fillNeedOf(step, each)])),
@@ -187,12 +190,12 @@ describe('a sheet', () => {
 
   it('names what to fetch: tools, and litres out and in', () => {
     const { fetch } = composeSheet(setUp([oil]));
-    expect(fetch.drained).toEqual([{ fluid: 'Engine oil', litres: 2 }]);
+    expect(fetch.drained).toEqual([{ fluid: 'engineOil', litres: 2 }]);
     expect(fetch.tools).toContain('oil filter wrench');
   });
 
   it('does work that nothing is known of by its book', () => {
-    const odd = work('Beacon: look over', 'inspect', 'beacon');
+    const odd = work('Beacon: look over', 'inspect', 'lights');
     expect(proceduresFor(odd).map(({ key }) => key)).toEqual(['byTheBook']);
     expect(composeSheet(setUp([odd])).steps.map(({ text }) => text)).toContain(
       'Beacon: look over: as its book says.',
@@ -239,7 +242,10 @@ describe('the catalogue of procedures', () => {
   const walked = PROCEDURES.flatMap((procedure) =>
     [set, setUp(set.items, TRACTOR), setUp(set.items, { machineClass: 'utilityVehicle' })].map((each) => ({
       procedure,
-      steps: procedure.steps(each, work(procedure.name, procedure.actions[0] ?? 'inspect', procedure.name)),
+      steps: procedure.steps(each, {
+        name: procedure.name,
+        components: procedure.does.map(({ component }) => component),
+      }),
     })),
   );
 
@@ -252,7 +258,7 @@ describe('the catalogue of procedures', () => {
     for (const { procedure, steps } of walked) {
       expect([procedure.key, steps.length > 0]).toEqual([procedure.key, true]);
       expect([procedure.key, steps.some(({ handsOn }) => handsOn > 0)]).toEqual([procedure.key, true]);
-      const isBareHanded = ['dustValve', 'safetyStart'].includes(procedure.key);
+      const isBareHanded = ['dustValve', 'safetyStart', 'coolantLevel'].includes(procedure.key);
       expect([procedure.key, isBareHanded || steps.some(({ tools }) => tools.length > 0)]).toEqual([
         procedure.key,
         true,

@@ -1,3 +1,4 @@
+import type { Component } from '../component/components.js';
 import { ACCESS_ORDER } from './access.js';
 import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
@@ -7,13 +8,18 @@ import { PHASES, phaseLink } from './phase.js';
 import { criticalPath, planFor } from './plan.js';
 import type { Link } from './plan.js';
 
+export interface FetchedFluid {
+  readonly fluid: Component;
+  readonly litres: number;
+}
+
 /** What is fetched before the first step. */
 export interface FetchList {
   readonly tools: readonly string[];
   /** litres that will come out, by fluid: the pan must take them */
-  readonly drained: readonly { readonly fluid: string; readonly litres: number }[];
+  readonly drained: readonly FetchedFluid[];
   /** litres that will go in, by fluid */
-  readonly filled: readonly { readonly fluid: string; readonly litres: number }[];
+  readonly filled: readonly FetchedFluid[];
 }
 
 /** A job as it is worked: its steps in the order in which one person begins them. */
@@ -79,7 +85,7 @@ export function linksOf(steps: readonly SheetStep[]): Link[] {
 }
 
 function litresOf(steps: readonly SheetStep[], side: 'drains' | 'fills'): FetchList['drained'] {
-  const litres = new Map<string, number>();
+  const litres = new Map<Component, number>();
   for (const own of steps) {
     const need = own[side];
     if (!need) continue;

@@ -1,3 +1,4 @@
+import type { Component } from '../component/components.js';
 import type { ChargingVolts } from '../checks/battery.js';
 import type { DeckLimits } from '../checks/deckLevel.js';
 import type { FreePlayRange } from '../checks/freePlay.js';
@@ -48,7 +49,7 @@ export type Measurement =
 
 /** A fluid that a step drains or fills, with its capacities in litres. */
 export interface FluidNeed {
-  readonly fluid: string;
+  readonly fluid: Component;
   readonly litresWithFilter: number;
   readonly litresWithoutFilter: number | null;
   /** litres from the low to the full mark of its dipstick; null where the card does not say */
@@ -88,7 +89,11 @@ export interface Step {
   /** steps of the same procedure that come before it; the step above, where it names none */
   readonly after: readonly After[] | null;
   /** the fluid on whose way it lies: steps of several items on the same way keep the order of the phases */
-  readonly fluid: string | null;
+  readonly fluid: Component | null;
+  /** what takes what it drains; null where it drains nothing */
+  readonly vessel: 'pan' | 'extractor' | null;
+  /** the step of the same procedure that it goes on with: what was said of the jug there holds here */
+  readonly continues: string | null;
   /** steps of several items under the same key are one step of the sheet */
   readonly shared: string | null;
 }
@@ -109,6 +114,8 @@ const NOTHING: Optional = {
   fills: null,
   after: null,
   fluid: null,
+  vessel: null,
+  continues: null,
   shared: null,
 };
 

@@ -13,9 +13,9 @@ describe('what follows from steps and items', () => {
   });
 
   it('gives a label to oil and to its filter, and to nothing else', () => {
-    expect(getsLabel(work('Engine oil and filter', 'replace', 'engine oil'))).toBe(true);
-    expect(getsLabel(work('Oil filter', 'replace', 'oil filter'))).toBe(true);
-    expect(getsLabel(work('Hydro oil and filters', 'replace', 'hydro oil'))).toBe(false);
+    expect(getsLabel(work('Engine oil and filter', 'replace', 'engineOil', 'engineOilFilter'))).toBe(true);
+    expect(getsLabel(work('Oil filter', 'replace', 'engineOilFilter'))).toBe(true);
+    expect(getsLabel(work('Hydro oil and filters', 'replace', 'hydroOil', 'hydroFilters'))).toBe(false);
   });
 
   it('counts the minutes of hands of what was done, what is shared once', () => {
@@ -33,10 +33,10 @@ describe('what follows from steps and items', () => {
   it('adds up the oils that come out, and leaves coolant apart', () => {
     // 3.7 + 18 = 21.7 L of oil; the 5 L of coolant go elsewhere.
     const drained = [
-      { fluid: 'Engine oil', litres: 3.7 },
-      { fluid: 'Transmission oil', litres: 18 },
-      { fluid: 'Coolant', litres: 5 },
-    ];
+      { fluid: 'engineOil', litres: 3.7 },
+      { fluid: 'transmissionOil', litres: 18 },
+      { fluid: 'coolant', litres: 5 },
+    ] as const;
     expect(usedOilLitres({ drained })).toBe(21.7);
     expect(usedOilLitres({ drained: [] })).toBe(0);
   });

@@ -1,5 +1,5 @@
+import type { Component } from '../component/components.js';
 import { CAUTIONS } from './caution.js';
-import { proceduresFor } from './catalogue.js';
 import { sheetSteps } from './compose.js';
 import type { MachineSetUp, WorkItem } from './machineSetUp.js';
 import type { FetchList } from './sheet.js';
@@ -10,9 +10,12 @@ export function canMaim({ cautions }: Pick<Step, 'cautions'>): boolean {
   return cautions.some((key) => CAUTIONS[key].maims);
 }
 
+/** What gets a label by the fill cap when it is changed. */
+const LABELLED: ReadonlySet<Component> = new Set<Component>(['engineOil', 'engineOilFilter']);
+
 /** Whether an item changes the engine's oil or its filter: both get a label. */
-export function getsLabel(item: WorkItem): boolean {
-  return proceduresFor(item).some(({ key }) => key === 'engineOil' || key === 'oilFilter');
+export function getsLabel({ action, components }: Pick<WorkItem, 'action' | 'components'>): boolean {
+  return action === 'replace' && components.some((component) => LABELLED.has(component));
 }
 
 /** Minutes of hands that some items of a job take together, what they share counted once. */
@@ -22,9 +25,12 @@ export function handsOnMinutes(setUp: MachineSetUp, itemIds: readonly string[]):
   return Math.ceil(sheetSteps({ ...setUp, items }).reduce((sum, step) => sum + step.handsOn, 0));
 }
 
-/** Whether a fluid goes into the used-oil container; coolant has one of its own. */
-export function isUsedOil(fluid: string): boolean {
-  return !/coolant/i.test(fluid);
+/** Fluids that never go in with the used oil: each has a container and a collector of its own. */
+const NO_OIL: ReadonlySet<Component> = new Set<Component>(['coolant', 'fuel', 'brakeFluid']);
+
+/** Whether a fluid goes into the used-oil container. */
+export function isUsedOil(fluid: Component): boolean {
+  return !NO_OIL.has(fluid);
 }
 
 /** Litres of used oil that a sheet drains. */

@@ -236,8 +236,8 @@ describe('the baseline', () => {
 
 describe('a judgement in place of the book', () => {
   const items = [
-    item('belt', [everyHours(200)], { component: 'fan belt' }),
-    item('look', [everyHours(50)], { component: 'fan belt', action: 'inspect' }),
+    item('belt', [everyHours(200)], { components: ['fanBelt'] }),
+    item('look', [everyHours(50)], { components: ['fanBelt'], action: 'inspect' }),
   ];
   const readings = [['2026-05-13', 205]] as const;
 

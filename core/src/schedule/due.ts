@@ -4,7 +4,7 @@ import type { ReachedDates } from '../usage/usageModel.js';
 import { baselineOf, extensionSince } from './baseline.js';
 import type { Baseline, EntryIntoService, ItemHistory } from './baseline.js';
 import { consequenceOf } from './consequence.js';
-import type { Consequence } from './consequence.js';
+import type { Consequence } from '../component/consequence.js';
 import { compareStates } from './dueState.js';
 import type { DueState } from './dueState.js';
 import { standsStill } from './inUse.js';

@@ -1,4 +1,5 @@
-import type { Consequence } from './consequence.js';
+import type { Component } from '../component/components.js';
+import type { Consequence } from '../component/consequence.js';
 import type { Trigger } from './trigger.js';
 
 /** What is done to a component. Only the first three are stronger and weaker forms of one another. */
@@ -22,14 +23,16 @@ export interface OwnWindow {
   readonly days: number | null;
 }
 
-/** An action on a component that a service book asks for. */
+/** An action on one or more components that a service book asks for. */
 export interface ScheduleItem {
   readonly id: string;
   /** in the words of the shop: "Engine oil and filter" */
   readonly name: string;
   readonly action: Action;
-  /** the part of the machine, in the same words in every book: "engine oil" */
-  readonly component: string;
+  /** what it is done to; none while an older line waits for the crew lead to say so */
+  readonly components: readonly Component[];
+  /** what such an older line called its component, '' for all others: lines with the same words go together */
+  readonly oldWords: string;
   readonly triggers: readonly Trigger[];
   /** ids of items that doing this one renews besides the weaker ones on its component */
   readonly renews: readonly string[];

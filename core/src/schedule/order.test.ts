@@ -1,5 +1,7 @@
-import { compareConsequences, consequenceOf } from './consequence.js';
-import type { Consequence } from './consequence.js';
+import type { Component } from '../component/components.js';
+import { compareConsequences } from '../component/consequence.js';
+import { consequenceOf } from './consequence.js';
+import type { Consequence } from '../component/consequence.js';
 import { compareMachines, compareUrgency } from './order.js';
 import type { Urgency } from './order.js';
 import { done, everyHours, every, item, scheduleOn } from './testing/facts.js';
@@ -37,7 +39,7 @@ describe('worst first', () => {
 
   it('puts a machine that a defect stops before all others, and equals by their tags', () => {
     const { answers } = scheduleOn('2026-05-12', {
-      items: [item('oil', [everyHours(50)], { component: 'engine oil' })],
+      items: [item('oil', [everyHours(50)], { components: ['engineOil'] })],
       readings: [['2026-05-10', 90]],
       history: { oil: done(['2025-05-01', 10]) },
     });
@@ -52,9 +54,10 @@ describe('worst first', () => {
   });
 
   it('orders the items of a machine so', () => {
-    const overdue = (id: string, component: string) => item(id, [every(1, 'month')], { component });
+    const overdue = (id: string, component: Component) =>
+      item(id, [every(1, 'month')], { components: [component] });
     const { answers } = scheduleOn('2026-05-12', {
-      items: [overdue('a', 'deck'), overdue('b', 'blades'), overdue('c', 'engine oil')],
+      items: [overdue('a', 'deck'), overdue('b', 'blades'), overdue('c', 'engineOil')],
       history: Object.fromEntries(['a', 'b', 'c'].map((id) => [id, done(['2026-01-01', 1])])),
     });
     expect(answers.map((answer) => answer.item.id)).toEqual(['c', 'b', 'a']);
@@ -62,23 +65,25 @@ describe('worst first', () => {
 });
 
 describe('consequence', () => {
-  it.each<[string, Parameters<typeof consequenceOf>[0]['action'], Consequence]>([
-    ['engine oil', 'replace', 'ruin'],
-    ['Hydraulic filters', 'replace', 'ruin'],
-    ['coolant', 'inspect', 'ruin'],
-    ['wheels', 'inspect', 'ruin'],
-    ['air filter', 'clean', 'wear'],
-    ['blades', 'sharpen', 'wear'],
-    ['valves', 'adjust', 'wear'],
-    ['deck', 'clean', 'care'],
-    ['axles and steering', 'grease', 'care'],
-    ['rear tyres', 'inspect', 'care'],
-  ])('of %s: %s is %s (common practice)', (component, action, consequence) => {
-    expect(consequenceOf({ component, action, consequence: null })).toBe(consequence);
+  it.each<[readonly Component[], Parameters<typeof consequenceOf>[0]['action'], Consequence]>([
+    [['engineOil'], 'replace', 'ruin'],
+    [['hydraulicFilters'], 'replace', 'ruin'],
+    [['coolant'], 'inspect', 'ruin'],
+    [['wheelNuts', 'tyres'], 'inspect', 'ruin'],
+    [['tyres', 'wheelNuts'], 'inspect', 'ruin'],
+    [['airFilter'], 'clean', 'wear'],
+    [['blades'], 'sharpen', 'wear'],
+    [['valves'], 'adjust', 'wear'],
+    [['deck'], 'clean', 'care'],
+    [['axles', 'steering'], 'grease', 'care'],
+    [['rearTyres'], 'inspect', 'care'],
+    [[], 'replace', 'care'],
+  ])('of %j: %s is %s (common practice)', (components, action, consequence) => {
+    expect(consequenceOf({ components, action, consequence: null })).toBe(consequence);
   });
 
   it('is what the crew lead says, where that is said', () => {
-    expect(consequenceOf({ component: 'deck', action: 'clean', consequence: 'ruin' })).toBe('ruin');
+    expect(consequenceOf({ components: ['deck'], action: 'clean', consequence: 'ruin' })).toBe('ruin');
     expect(compareConsequences('ruin', 'care')).toBeLessThan(0);
   });
 });

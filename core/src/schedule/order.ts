@@ -1,5 +1,5 @@
-import { compareConsequences } from './consequence.js';
-import type { Consequence } from './consequence.js';
+import { compareConsequences } from '../component/consequence.js';
+import type { Consequence } from '../component/consequence.js';
 import type { DueAnswer } from './due.js';
 import { compareStates } from './dueState.js';
 import type { DueState } from './dueState.js';

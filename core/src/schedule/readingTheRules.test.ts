@@ -189,8 +189,8 @@ describe('the edge of the working time', () => {
 
 describe('what was done of a line that the machine does not have any more', () => {
   it('still renews', () => {
-    const look = item('look', [everyHours(25)], { action: 'inspect', component: 'air filter' });
-    const replace = item('replace', [everyHours(100)], { component: 'air filter' });
+    const look = item('look', [everyHours(25)], { action: 'inspect', components: ['airFilter'] });
+    const replace = item('replace', [everyHours(100)], { components: ['airFilter'] });
     const history = { replace: done(['2026-05-01', 90]) };
     const readings = [['2026-05-10', 100]] as const;
     const asked = answerOn('2026-05-12', 'look', { items: [look, replace], history, readings });

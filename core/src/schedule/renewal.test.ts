@@ -3,7 +3,7 @@ import type { EveryNth } from './trigger.js';
 import { renewedBy } from './renewal.js';
 
 const filter = (id: string, action: 'replace' | 'clean' | 'inspect', over = {}) =>
-  item(id, [everyHours(25)], { action, component: 'air filter', ...over });
+  item(id, [everyHours(25)], { action, components: ['airFilter'], ...over });
 
 describe('renewal', () => {
   const items = [
@@ -11,7 +11,7 @@ describe('renewal', () => {
     filter('clean', 'clean'),
     filter('look', 'inspect'),
     filter('otherBook', 'clean'),
-    item('grease', [everyHours(25)], { action: 'grease', component: 'air filter' }),
+    item('grease', [everyHours(25)], { action: 'grease', components: ['airFilter'] }),
     item('oil', [everyHours(50)], { renews: ['clean'] }),
   ];
 
@@ -20,6 +20,23 @@ describe('renewal', () => {
     expect(renewedBy('clean', items)).toEqual(['clean', 'look', 'otherBook']);
     expect(renewedBy('look', items)).toEqual(['look']);
     expect(renewedBy('grease', items)).toEqual(['grease']);
+  });
+
+  it('of a line of several components needs work on all of them', () => {
+    const both = item('both', [everyHours(50)], { components: ['engineOil', 'engineOilFilter'] });
+    const filterOnly = item('filterOnly', [everyHours(100)], { components: ['engineOilFilter'] });
+    expect(renewedBy('both', [both, filterOnly])).toEqual(['both', 'filterOnly']);
+    expect(renewedBy('filterOnly', [both, filterOnly])).toEqual(['filterOnly']);
+  });
+
+  it('never goes from one "something else" to another, but holds between lines with the same old words', () => {
+    const other = (id: string) => item(id, [everyHours(50)], { components: ['other'] });
+    expect(renewedBy('a', [other('a'), other('b')])).toEqual(['a']);
+    const old = (id: string, oldWords: string) => item(id, [everyHours(50)], { components: [], oldWords });
+    expect(renewedBy('a', [old('a', 'beacon'), old('b', 'beacon'), old('c', 'horn'), old('d', '')])).toEqual([
+      'a',
+      'b',
+    ]);
   });
 
   it('goes on from an item that is named', () => {

@@ -8,31 +8,47 @@ function covers(action: Action, other: Action): boolean {
   return action === other || (STRENGTH[action] ?? 0) > (STRENGTH[other] ?? Infinity);
 }
 
+/** What an item is done to, as far as others can be done to the same; what is "something else" is like nothing but itself. */
+function subjectsOf({ components, oldWords }: ScheduleItem): readonly string[] {
+  if (components.length === 0) return oldWords === '' ? [] : [`words ${oldWords}`];
+  return components.includes('other') ? [] : components;
+}
+
+/** Whether work on `item` is work on all that `other` is done to. */
+function reaches(item: ScheduleItem, other: ScheduleItem): boolean {
+  const own = subjectsOf(item);
+  const wanted = subjectsOf(other);
+  return wanted.length > 0 && wanted.every((subject) => own.includes(subject));
+}
+
 /** The items of a schedule by what they are looked up with. */
 interface ItemsBy {
   readonly id: ReadonlyMap<string, ScheduleItem>;
-  readonly component: ReadonlyMap<string, readonly ScheduleItem[]>;
+  readonly subject: ReadonlyMap<string, readonly ScheduleItem[]>;
 }
 
 function itemsBy(items: readonly ScheduleItem[]): ItemsBy {
   const id = new Map<string, ScheduleItem>();
-  const component = new Map<string, ScheduleItem[]>();
+  const subject = new Map<string, ScheduleItem[]>();
   for (const item of items) {
     id.set(item.id, item);
-    if (item.component === '') continue;
-    const group = component.get(item.component);
-    if (group) group.push(item);
-    else component.set(item.component, [item]);
+    for (const own of subjectsOf(item)) {
+      const group = subject.get(own);
+      if (group) group.push(item);
+      else subject.set(own, [item]);
+    }
   }
-  return { id, component };
+  return { id, subject };
 }
 
-/** Ids of `item` and of all that it renews: the same or weaker actions on its component, those it names, and what these renew. */
+/** Ids of `item` and of all that it renews: the same or weaker actions on its components, those it names, and what these renew. */
 function renewedOf(item: ScheduleItem, by: ItemsBy): string[] {
   const reached = [item];
   for (const done of reached) {
-    for (const other of by.component.get(done.component) ?? []) {
-      if (covers(done.action, other.action) && !reached.includes(other)) reached.push(other);
+    for (const other of subjectsOf(done).flatMap((subject) => by.subject.get(subject) ?? [])) {
+      if (covers(done.action, other.action) && reaches(done, other) && !reached.includes(other)) {
+        reached.push(other);
+      }
     }
     for (const named of done.renews) {
       const other = by.id.get(named);
@@ -67,10 +83,10 @@ export function renewers(items: readonly ScheduleItem[]): Map<string, string[]> 
 export function inspectors(items: readonly ScheduleItem[]): Map<string, string[]> {
   return new Map(
     items
-      .filter((item) => item.action === 'inspect' && item.component !== '')
+      .filter((item) => item.action === 'inspect')
       .map((item) => [
         item.id,
-        items.filter((other) => other !== item && other.component === item.component).map(({ id }) => id),
+        items.filter((other) => other !== item && reaches(other, item)).map(({ id }) => id),
       ]),
   );
 }

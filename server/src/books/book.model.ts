@@ -25,7 +25,7 @@ export class Book extends Model {
   @HasMany(() => Item) declare items?: Item[];
 }
 
-/** A line of a book, or an item of a machine's own: an action on a component. */
+/** A line of a book, or an item of a machine's own: an action on one or more components. */
 @Table({ tableName: 'items' })
 export class Item extends Model {
   @Id declare id: string;
@@ -33,7 +33,10 @@ export class Item extends Model {
   @OptionalRef declare machineId: string | null;
   @Text declare name: string;
   @Text declare action: Action;
-  @Text declare component: string;
+  /** keys of components; none while a line of an older version waits for the crew lead */
+  @Json declare components: unknown;
+  /** what such a version called its component, in free words */
+  @Text declare oldWords: string;
   /** triggers as `core` has them */
   @Json declare triggers: unknown;
   /** ids of the items that it renews */

@@ -3,7 +3,10 @@ import { composeSheet, DEFAULT_RULES, PROCEDURES, proceduresFor, usualFittings }
 import { CATALOGUE } from './catalogue.js';
 
 const LINES = CATALOGUE.flatMap((book) =>
-  book.items.map(({ name, action, component }) => ({ book, item: { id: name, name, action, component } })),
+  book.items.map(({ name, action, components = [] }) => ({
+    book,
+    item: { id: name, name, action, components },
+  })),
 );
 
 describe('the books that ship', () => {
@@ -32,7 +35,7 @@ describe('the books that ship', () => {
           id: item.name,
           name: item.name,
           action: item.action,
-          component: item.component,
+          components: item.components ?? [],
         })),
       });
       const seen = new Set(sheet.steps.flatMap(({ itemIds }) => itemIds));

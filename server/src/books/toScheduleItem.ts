@@ -1,6 +1,6 @@
 import type { BookDto, BookItemDto } from '@yugator/contracts';
-import { parseTrigger } from '@yugator/core';
-import type { ScheduleItem, Trigger } from '@yugator/core';
+import { isComponent, parseTrigger } from '@yugator/core';
+import type { Component, ScheduleItem, Trigger } from '@yugator/core';
 import { jsonValue } from '../database/columns.js';
 import type { Book, Item } from './book.model.js';
 
@@ -15,6 +15,21 @@ export function storedTriggers(value: unknown): Trigger[] {
   });
 }
 
+/** Components as they are stored. Throws where the table holds something else. */
+export function storedComponents(value: unknown): Component[] {
+  const list = jsonValue(value);
+  if (!Array.isArray(list)) throw new Error('A stored list of components is not a list.');
+  return list.map((each: unknown) => {
+    if (isComponent(each)) return each;
+    throw new Error(`A stored component is none: ${String(each)}.`);
+  });
+}
+
+/** The old words of a stored line, as long as it has nothing better. */
+export function wordsOf(item: Item, components: readonly Component[]): string {
+  return components.length ? '' : item.oldWords;
+}
+
 function storedIds(value: unknown): string[] {
   const list = jsonValue(value);
   return Array.isArray(list) ? list.map(String) : [];
@@ -22,11 +37,13 @@ function storedIds(value: unknown): string[] {
 
 /** A stored line of a book as the schedule reckons with it. */
 export function toScheduleItem(item: Item): ScheduleItem {
+  const components = storedComponents(item.components);
   return {
     id: item.id,
     name: item.name,
     action: item.action,
-    component: item.component,
+    components,
+    oldWords: wordsOf(item, components),
     triggers: storedTriggers(item.triggers),
     renews: storedIds(item.renews),
     dutyFactor: 1,
@@ -37,13 +54,15 @@ export function toScheduleItem(item: Item): ScheduleItem {
 
 /** A line as it crosses the wire: other lines of the book are named, not referred to by id. */
 function toItemDto(item: Item, nameOf: (id: string) => string): BookItemDto {
-  const { id, name, action, component, minutes, reference, note, windowHours, windowDays, consequence } =
-    item;
+  const { id, name, action, minutes, reference, note, windowHours, windowDays, consequence } = item;
+  const components = storedComponents(item.components);
+  const component = wordsOf(item, components);
   return {
     id,
     name,
     action,
-    component,
+    components,
+    ...(component ? { component } : {}),
     minutes,
     reference,
     note,

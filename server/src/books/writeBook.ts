@@ -1,14 +1,15 @@
 import type { BookFieldsDto, BookItemFieldsDto } from '@yugator/contracts';
+import { lineComponents } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from './book.model.js';
 
 /** The columns of a line, with the names of other lines replaced by their ids. */
 function columnsOf(line: BookItemFieldsDto, place: number, idOf: ReadonlyMap<string, string>) {
-  const { name, action, component, minutes, reference, note } = line;
+  const { name, action, minutes, reference, note } = line;
   return {
     name,
     action,
-    component,
+    ...lineComponents(line),
     minutes,
     reference,
     note,

@@ -3,6 +3,8 @@ import type { Sequelize } from 'sequelize-typescript';
 import { testDatabase } from '../testing/testDatabase.js';
 import { Item } from '../books/book.model.js';
 import { storedTriggers } from '../books/toScheduleItem.js';
+import { Machine } from '../machine/machine.model.js';
+import { jsonValue } from './columns.js';
 import { MODELS } from './models.js';
 import { migrator } from './migrator.js';
 
@@ -76,7 +78,7 @@ describe('the migrations', () => {
     const before = await schema(sequelize);
     await migrator(sequelize).down({ to: 0 });
     const names = (await migrator(sequelize).pending()).map(({ name }) => name);
-    expect(names).toHaveLength(11);
+    expect(names).toHaveLength(12);
     for (const name of names) {
       await migrator(sequelize).up({ to: name });
       await sequelize.query(`DELETE FROM migrations WHERE name = '${name}'`);
@@ -136,7 +138,7 @@ describe('the migrations', () => {
         { kind: 'everyCalendar', count: 12, unit: 'month', inUse: null },
       ]),
     );
-    expect(item?.component).toBe('engine oil');
+    expect(item?.components).toEqual(['engineOil']);
     await migrator(sequelize).down({ to: '0004-schedule' });
     const old = await sequelize.query('SELECT kind, every_count FROM item_triggers ORDER BY kind', {
       type: QueryTypes.SELECT,
@@ -147,6 +149,65 @@ describe('the migrations', () => {
     ]);
     for (const table of ['item_triggers', 'items', 'books']) await run(`DELETE FROM ${table}`);
     await migrator(sequelize).up();
+  });
+
+  it('put components in place of words where they are sure, and the words back', async () => {
+    const { sequelize } = database;
+    const run = (sql: string) => sequelize.query(sql);
+    await migrator(sequelize).down({ to: '0012-components' });
+    await run("INSERT INTO books (id, name, machine_class) VALUES ('b', 'Old book', 'zeroTurn')");
+    const lines = [
+      ['i1', 'Engine oil and filter', 'replace', 'engine oil'],
+      ['i2', 'Belts, battery and cooling fins: look over', 'inspect', 'belts, battery and fins'],
+      ['i3', 'Gadget: look', 'inspect', 'Gadget No. 4'],
+      ['i4', 'Oil', 'replace', 'Engine oil'],
+    ];
+    for (const [id, name, action, words] of lines)
+      await run(`INSERT INTO items (id, book_id, name, minutes, place, action, component, reference, note)
+        VALUES ('${id}', 'b', '${name}', 30, 0, '${action}', '${words}', '', '')`);
+    const card = {
+      fluids: [{ fluid: 'Engine oil', litresWithFilter: 2, litresWithoutFilter: null, grades: [] }],
+      torques: [{ fastener: 'Magic nut', low: 1, high: 2 }],
+      plays: [],
+      fittings: [],
+      filters: [],
+      tools: [],
+      plugs: [],
+      tyres: [],
+    };
+    await run(`INSERT INTO machines (id, tag, name, machine_class, make, model, fuel, serial, shed, walk_order, in_service_on,
+        in_service_hours, came_new, status, spec, version, facts_revision)
+      VALUES ('m', 'M-1', 'Mower', 'zeroTurn', '', '', 'gasoline', '', '', 0, '2026-04-01', 0, 1, 'inService',
+        ${sequelize.escape(JSON.stringify(card))}, 1, 1)`);
+    const select = (sql: string) => sequelize.query(sql, { type: QueryTypes.SELECT });
+    const words = () => select('SELECT id, component FROM items ORDER BY id');
+    const before = await words();
+    await migrator(sequelize).up();
+    const items = await Item.findAll({ order: ['id'] });
+    expect(items.map(({ components, oldWords }) => [components, oldWords])).toEqual([
+      [['engineOil', 'engineOilFilter'], 'engine oil'],
+      [['belts', 'battery', 'coolingFins'], 'belts, battery and fins'],
+      [[], 'Gadget No. 4'],
+      [['engineOil'], 'Engine oil'],
+    ]);
+    const machine = await Machine.findByPk('m');
+    expect(machine?.spec).toMatchObject({
+      fluids: [{ component: 'engineOil', fluid: 'Engine oil' }],
+      torques: [{ component: null, fastener: 'Magic nut' }],
+    });
+    // What was entered since has no old words; an older version gets those of its components.
+    await items[2]?.update({ components: ['engineOil', 'engineOilFilter'], oldWords: '' });
+    await migrator(sequelize).down({ to: '0012-components' });
+    expect(await words()).toEqual([
+      ...before.slice(0, 2),
+      { id: 'i3', component: 'engine oil and filter' },
+      ...before.slice(3),
+    ]);
+    const [back] = (await select('SELECT spec FROM machines')) as { spec: unknown }[];
+    expect(jsonValue(back?.spec)).toEqual(card);
+    await migrator(sequelize).up();
+    expect((await Item.findByPk('i3'))?.components).toEqual(['engineOil', 'engineOilFilter']);
+    for (const table of ['items', 'books', 'machines']) await run(`DELETE FROM ${table}`);
   });
 
   it('leave a schema that every model reads', async () => {

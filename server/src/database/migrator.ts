@@ -11,11 +11,12 @@ import { findings } from './migrations/0007-findings.js';
 import { costAndFindings } from './migrations/0008-cost-and-findings.js';
 import { binaryIds } from './migrations/0009-binary-ids.js';
 import { frontGate } from './migrations/0010-front-gate.js';
+import { components } from './migrations/0012-components.js';
 import { judgedMeters } from './migrations/0011-judged-meters.js';
 
 const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
-  ...[binaryIds, frontGate, judgedMeters],
+  ...[binaryIds, frontGate, judgedMeters, components],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

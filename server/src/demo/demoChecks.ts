@@ -6,12 +6,12 @@ import { specCardOf } from './specCards.js';
 
 /** Items whose figures the crew wrote down each time, and the share of the times at which they were as they should be. */
 const KEPT: readonly (readonly [tag: string, item: string, goodShare: number])[] = [
-  ['T-01', 'Fan belt, brake free play, battery', 1],
-  ['T-02', 'Fan belt, brake free play, battery', 1],
-  ['U-01', 'Wheel nuts and tyre pressures', 1],
+  ['T-01', 'Brake pedals: free play', 1],
+  ['T-02', 'Fan belt: deflection', 1],
+  ['U-01', 'Wheel nuts: to torque', 1],
   ['M-05', 'Tyre pressures, rear pair', 0],
   ['M-07', 'Tyre pressures, rear pair', 0.8],
-  ['R-03', 'Belts, battery and cooling fins: look over', 0.7],
+  ['R-03', 'Belts: look over', 0.7],
 ];
 
 /** As most of these checks go: figures somewhere inside their limits, to the tenth. */

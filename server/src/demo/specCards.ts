@@ -1,7 +1,7 @@
 import { emptySpecCard } from '@yugator/contracts';
 import type { Cooling, Fuel, MachineClass, SpecCardDto } from '@yugator/contracts';
 import { parseRange } from '@yugator/core';
-import type { Dimension, QuantityRange, Unit } from '@yugator/core';
+import type { Component, Dimension, QuantityRange, Unit } from '@yugator/core';
 
 /** The columns of a demonstration machine that follow from its class and fuel. */
 interface DemoSpec {
@@ -31,8 +31,8 @@ function tyre(axle: 'front' | 'rear', pressure: string, sidewall: string): SpecC
   };
 }
 
-function torque(fastener: string, text: string): SpecCardDto['torques'][number] {
-  return { fastener, ...figure(text, 'torque', 'N·m') };
+function torque(component: Component, text: string, fastener = ''): SpecCardDto['torques'][number] {
+  return { component, fastener, ...figure(text, 'torque', 'N·m') };
 }
 
 function grade(name: string, category: string, fromCelsius: number | null, toCelsius: number | null) {
@@ -53,7 +53,8 @@ function mower(): SpecCardDto {
     ...emptySpecCard(),
     fluids: [
       {
-        fluid: 'Engine oil',
+        component: 'engineOil',
+        fluid: '',
         litresWithFilter: litres('2.1 qt'),
         litresWithoutFilter: litres('1.9 qt'),
         betweenMarks: litres('0.5 qt'),
@@ -62,13 +63,13 @@ function mower(): SpecCardDto {
       },
     ],
     torques: [
-      torque('Spark plugs', '15 lbf·ft'),
-      torque('Blade bolts', '50-60 lbf·ft'),
-      torque('Drain plug', '12 lbf·ft'),
+      torque('sparkPlugs', '15 lbf·ft'),
+      torque('bladeBolts', '50-60 lbf·ft'),
+      torque('engineDrainPlug', '12 lbf·ft'),
     ],
     plugs: [{ type: '5/8 in hexagon', gap: figure('0.030 in', 'length', 'mm').low }],
     tyres: [tyre('front', '12-14 psi', '22 psi'), tyre('rear', '10-12 psi', '14 psi')],
-    plays: [{ name: 'Deck belt, mid-span', ...figure('10-13 mm', 'length', 'mm') }],
+    plays: [{ component: 'deckBelt', name: 'Deck belt, mid-span', ...figure('10-13 mm', 'length', 'mm') }],
     decks: [
       {
         name: 'Mowing deck',
@@ -78,12 +79,18 @@ function mower(): SpecCardDto {
       },
     ],
     fittings: [
-      { name: 'Deck spindles', where: 'three, from above', strokes: 2 },
-      { name: 'Caster pivots', where: 'left and right', strokes: 3 },
-      { name: 'Axle pivot', where: 'behind the front axle, from the left', strokes: 3 },
+      { component: 'deckSpindles', name: '', where: 'three, from above', strokes: 2 },
+      { component: 'casters', name: 'Caster pivots', where: 'left and right', strokes: 3 },
+      { component: 'axles', name: 'Axle pivot', where: 'behind the front axle, from the left', strokes: 3 },
     ],
-    filters: [{ name: 'Oil filter', note: 'spin-on, 65 mm, as tall as the old one' }],
-    tools: [{ name: 'Spark plugs', note: 'deep socket 5/8 in; left one from behind the muffler guard' }],
+    filters: [{ component: 'engineOilFilter', name: '', note: 'spin-on, 65 mm, as tall as the old one' }],
+    tools: [
+      {
+        component: 'sparkPlugs',
+        name: '',
+        note: 'deep socket 5/8 in; left one from behind the muffler guard',
+      },
+    ],
   };
 }
 
@@ -92,7 +99,8 @@ function tractor(): SpecCardDto {
     ...emptySpecCard(),
     fluids: [
       {
-        fluid: 'Engine oil',
+        component: 'engineOil',
+        fluid: '',
         litresWithFilter: 3.7,
         litresWithoutFilter: 3.4,
         betweenMarks: 0.9,
@@ -100,31 +108,37 @@ function tractor(): SpecCardDto {
         grades: DIESEL_GRADES,
       },
       {
+        component: 'transmissionOil',
         fluid: 'Transmission and hydraulic oil',
         litresWithFilter: 18,
         litresWithoutFilter: null,
         grades: [],
       },
-      { fluid: 'Front axle oil', litresWithFilter: 4.5, litresWithoutFilter: null, grades: [] },
-      { fluid: 'Coolant', litresWithFilter: 5, litresWithoutFilter: null, grades: [] },
+      { component: 'frontAxleOil', fluid: '', litresWithFilter: 4.5, litresWithoutFilter: null, grades: [] },
+      { component: 'coolant', fluid: '', litresWithFilter: 5, litresWithoutFilter: null, grades: [] },
     ],
     torques: [
-      torque('Wheel bolts, front', '77-90 N·m'),
-      torque('Wheel bolts, rear', '109-126 N·m'),
-      torque('Sump plugs, both', '35 N·m'),
+      torque('wheelNuts', '77-90 N·m', 'Wheel bolts, front'),
+      torque('wheelNuts', '109-126 N·m', 'Wheel bolts, rear'),
+      torque('engineDrainPlug', '35 N·m', 'Sump plugs, both'),
     ],
     tyres: [tyre('front', '160-180 kPa', '200 kPa'), tyre('rear', '120-140 kPa', '160 kPa')],
     plays: [
-      { name: 'Fan belt, mid-span', ...figure('7-9 mm', 'length', 'mm') },
-      { name: 'Brake pedals, free play', ...figure('30-40 mm', 'length', 'mm'), equalWithin: 5 },
+      { component: 'fanBelt', name: 'Fan belt, mid-span', ...figure('7-9 mm', 'length', 'mm') },
+      {
+        component: 'brakePedals',
+        name: 'Brake pedals, free play',
+        ...figure('30-40 mm', 'length', 'mm'),
+        equalWithin: 5,
+      },
     ],
     charging: [{ ...figure('13.8-14.5 V', 'voltage', 'V'), idleLow: 13.2 }],
     fittings: [
-      { name: 'Front axle pivot', where: 'two, front and rear', strokes: 4 },
-      { name: 'Three-point linkage', where: 'lifting rods', strokes: 3 },
+      { component: 'axles', name: 'Front axle pivot', where: 'two, front and rear', strokes: 4 },
+      { component: 'threePointLinkage', name: '', where: 'lifting rods', strokes: 3 },
     ],
-    filters: [{ name: 'Engine oil filter', note: 'spin-on, 80 mm' }],
-    tools: [{ name: 'Sump', note: 'two plugs, 17 mm: both must be drained' }],
+    filters: [{ component: 'engineOilFilter', name: '', note: 'spin-on, 80 mm' }],
+    tools: [{ component: 'engineDrainPlug', name: '', note: 'two plugs, 17 mm: both must be drained' }],
   };
 }
 
@@ -134,17 +148,25 @@ function cart(fuel: Fuel): SpecCardDto {
     ...emptySpecCard(),
     fluids: [
       {
-        fluid: 'Engine oil',
+        component: 'engineOil',
+        fluid: '',
         litresWithFilter: isDiesel ? 2.8 : 1.9,
         litresWithoutFilter: isDiesel ? 2.5 : 1.7,
         grades: isDiesel ? DIESEL_GRADES : [grade('10W-40', 'API SJ or later', -20, 45)],
       },
     ],
-    torques: [torque('Wheel nuts', '80-90 N·m')],
+    torques: [torque('wheelNuts', '80-90 N·m', 'Wheel nuts')],
     plugs: isDiesel ? [] : [{ type: '13/16 in hexagon', gap: 0.8 }],
     tyres: [tyre('front', '14 psi', '20 psi'), tyre('rear', '14-16 psi', '24 psi')],
-    fittings: [{ name: 'Axles', where: 'turn with the axle; roll the vehicle to reach them', strokes: 3 }],
-    filters: [{ name: 'Hydraulic filters', note: 'two of different size' }],
+    fittings: [
+      {
+        component: 'axles',
+        name: '',
+        where: 'turn with the axle; roll the vehicle to reach them',
+        strokes: 3,
+      },
+    ],
+    filters: [{ component: 'hydraulicFilters', name: '', note: 'two of different size' }],
   };
 }
 

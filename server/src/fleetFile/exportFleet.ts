@@ -9,6 +9,7 @@ import type {
   FleetFileDto,
   SpecCardDto,
 } from '@yugator/contracts';
+import { FILE_VERSION } from '@yugator/contracts';
 import { OWN_ITEMS } from '@yugator/core';
 import type { Attachment, MeterSegment, Trigger } from '@yugator/core';
 import { Book, Item } from '../books/book.model.js';
@@ -68,7 +69,7 @@ export class ExportFleet {
     const history = await this.history(lines);
     return {
       format: 'yugator-fleet',
-      version: 1,
+      version: FILE_VERSION,
       site: { timeZone: site.timeZone, hoursGrid: site.hoursGrid },
       seasons: seasons.map(({ name, years }) => ({ name, years: years.map((year) => ({ ...year })) })),
       books: books.map((book) => {

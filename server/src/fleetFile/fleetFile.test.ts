@@ -52,7 +52,7 @@ describe('a fleet file', () => {
     const file = await exported();
     expect(file).toMatchObject({
       format: 'yugator-fleet',
-      version: 1,
+      version: 2,
       machines: [{ tag: 'T-1' }, { tag: 'T-2' }],
     });
     const trial = await take(renamed(file), true);
@@ -69,7 +69,7 @@ describe('a fleet file', () => {
     const item = {
       name: 'Beacon: look over',
       action: 'inspect' as const,
-      component: 'beacon',
+      components: ['lights' as const],
       minutes: 5,
       renews: [],
       reference: '',
@@ -190,7 +190,7 @@ describe('a fleet file', () => {
     const [first] = file.machines;
     const { status, body } = await take({
       ...file,
-      version: 2,
+      version: 3,
       surprise: 1,
       machines: [{ ...first, inServiceOn: '2027-02-30', readings: [{ at: 'noon', shown: -1 }] }],
     });

@@ -13,10 +13,10 @@ import { Book, Item } from '../books/book.model.js';
 import { lineFaults } from '../books/lineFaults.js';
 import { writeLines, writeNewBook } from '../books/writeBook.js';
 import { grouped } from '../database/grouped.js';
+import { withComponents } from '../machine/cardComponents.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Job, JobItem } from '../job/job.model.js';
 import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
-import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
 import type { Importer } from './fleetTask.js';
 import { fieldProblem } from '../problem/problem.js';
 import { Declaration } from '../schedule/declaration.model.js';
@@ -26,6 +26,7 @@ import { Seasons } from '../season/seasons.js';
 import { Site } from '../site/site.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { fileFaults } from './fileFaults.js';
+import { writeMeter } from './writeMeter.js';
 
 /** Ids by the names that a file goes by. */
 interface Ids {
@@ -33,10 +34,6 @@ interface Ids {
   readonly seasons: ReadonlyMap<string, string>;
   /** by book, then by line */
   readonly lines: ReadonlyMap<string, ReadonlyMap<string, string>>;
-}
-
-interface FileMeter extends Pick<FileMachineDto, 'segments' | 'readings'> {
-  readonly meter: MeterName;
 }
 
 /** Takes a fleet file in: all of it, or nothing, with every fault named. */
@@ -141,7 +138,15 @@ export class ImportFleet {
     // Readings of its own count before any share.
     const attachments = attached.map((each) => (each.readings?.length ? { ...each, share: null } : each));
     const id = uuid();
-    await Machine.create({ ...columns, id, serial: columns.serial ?? '', version: 1, factsRevision: 1 });
+    const spec = columns.spec ? withComponents(columns.spec) : null;
+    await Machine.create({
+      ...columns,
+      spec,
+      id,
+      serial: columns.serial ?? '',
+      version: 1,
+      factsRevision: 1,
+    });
     await writeLines({ machineId: id }, items ?? []);
     const own = new Map(
       (await Item.findAll({ where: { machineId: id } })).map((item) => [item.name, item.id]),
@@ -276,38 +281,6 @@ interface FileOutcome {
   readonly untilLife: number | null;
   readonly untilMeter: MeterName | null;
   readonly untilOn: string | null;
-}
-
-/** Writes a meter with its readings; one without segments shows its life hours from the day of entry on. */
-async function writeMeter(
-  machineId: string,
-  { meter, segments, readings }: FileMeter,
-  inServiceOn: string,
-  caller: Importer,
-): Promise<void> {
-  const own = segments.length ? segments : [{ startsAt: `${inServiceOn}T00:00:00Z`, offset: 0 }];
-  await MeterSegmentRow.bulkCreate(
-    own.map(({ startsAt, offset }, index) => ({
-      id: uuid(),
-      machineId,
-      meter,
-      startsAt: new Date(startsAt),
-      hoursOffset: offset,
-      kind: index === 0 ? 'first' : 'replaced',
-      reason: '',
-    })),
-  );
-  await ReadingRow.bulkCreate(
-    readings.map(({ at, shown }) => ({
-      id: uuid(),
-      machineId,
-      meter,
-      readAt: new Date(at),
-      shown,
-      source: 'entry',
-      enteredById: caller.id,
-    })),
-  );
 }
 
 function withId(

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { JobDto, UpdateStepDto } from '@yugator/contracts';
-import { canMaim, sheetSteps } from '@yugator/core';
+import { canMaim, settledChange, sheetSteps } from '@yugator/core';
 import type { SheetStep } from '@yugator/core';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Person } from '../people/person.model.js';
@@ -33,6 +33,11 @@ export class JobSteps {
         const detail = 'This step can maim. Read its cautions and say so, then it can be ticked off.';
         throw fieldProblem(fault('/isAcknowledged', 'notRead', detail));
       }
+      const rows = await JobStep.findAll({ where: { jobId: id, isDone: true }, attributes: ['stepKey'] });
+      const before = new Set(rows.map(({ stepKey }) => stepKey));
+      const after = new Set(before);
+      if (fields.isDone) after.add(key);
+      else after.delete(key);
       const timer = fields.timer;
       await JobStep.upsert({
         jobId: id,
@@ -45,23 +50,32 @@ export class JobSteps {
         startedAt: timer === 'start' ? new Date(now) : timer === 'forget' ? null : (known?.startedAt ?? null),
         version: fields.version + 1,
       });
-      if (fields.isDone) await this.finishItems(id, step, steps);
+      await this.settle(id, steps, before, after);
       await job.update({ version: job.version + 1, pausedReason: null });
       this.work.changed('jobs');
       return this.sheets.get(id);
     });
   }
 
-  /** An item of which every step of work is done is done itself, unless somebody said otherwise. */
-  private async finishItems(id: string, step: SheetStep, steps: readonly SheetStep[]): Promise<void> {
-    const rows = await JobStep.findAll({ where: { jobId: id, isDone: true } });
-    const done = new Set(rows.map(({ stepKey }) => stepKey));
-    const isWork = ({ key, access }: SheetStep) => access === null && !/^(visit|shared)\./.test(key);
-    for (const itemId of step.itemIds) {
-      const own = steps.filter((each) => isWork(each) && each.itemIds.includes(itemId));
-      if (own.length === 0 || !own.every(({ key }) => done.has(key))) continue;
-      const item = await JobItem.findOne({ where: { jobId: id, itemId, outcome: null }, lock: true });
-      await item?.update({ outcome: 'done', version: item.version + 1 });
+  /** What is done by its ticks is so, unless somebody said otherwise; what a tick taken away leaves undone is so no longer. */
+  private async settle(
+    id: string,
+    steps: readonly SheetStep[],
+    before: ReadonlySet<string>,
+    after: ReadonlySet<string>,
+  ): Promise<void> {
+    const { done, takenBack } = settledChange(steps, before, after);
+    const changes = [
+      { itemIds: done, from: null, to: 'done' as const },
+      { itemIds: takenBack, from: 'done' as const, to: null },
+    ];
+    for (const { itemIds, from, to } of changes) {
+      if (itemIds.length === 0) continue;
+      const items = await JobItem.findAll({
+        where: { jobId: id, itemId: [...itemIds], outcome: from },
+        lock: true,
+      });
+      for (const item of items) await item.update({ outcome: to, version: item.version + 1 });
     }
   }
 }

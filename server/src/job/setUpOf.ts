@@ -25,6 +25,6 @@ export function setUpOf(
     rules: rulesOf(site),
     items: facts.items
       .filter(({ id }) => itemIds === null || itemIds.has(id))
-      .map(({ id, name, action, component }) => ({ id, name, action, component })),
+      .map(({ id, name, action, components }) => ({ id, name, action, components })),
   };
 }

@@ -11,7 +11,7 @@ beforeEach(async () => {
 });
 afterEach(() => yard.close());
 
-const { mechanic, open, signOff, ready } = jobActs(() => yard);
+const { mechanic, open, signOff, ready, tick } = jobActs(() => yard);
 
 const stepBody = (over: object = {}) => ({
   isDone: true,
@@ -34,7 +34,7 @@ describe('a step', () => {
       { key: 'engineOil.dipstick', isDone: true, found, by: 'mechanic', version: 1 },
     ]);
     const keys = sheetSteps(job.setUp)
-      .filter(({ key, access }) => access === null && key.startsWith('engineOil.'))
+      .filter(({ kind }) => kind === 'work')
       .map(({ key }) => key);
     expect(keys.length).toBeGreaterThan(4);
     let last = job;
@@ -43,6 +43,19 @@ describe('a step', () => {
       last = (await doStep(job, key)).body;
     }
     expect(last.items[0]?.outcome).toBe('done');
+    // A tick taken back leaves it undone, and set again it is done once more.
+    const back = await doStep(job, 'engineOil.pour', { isDone: false, version: 1 });
+    expect(back.body.items[0]?.outcome).toBeNull();
+    expect((await doStep(job, 'engineOil.pour', { version: 2 })).body.items[0]?.outcome).toBe('done');
+  });
+
+  it('taken back leaves alone what a person said of the item', async () => {
+    const job = (await open([yard.crew.oil])).body;
+    await doStep(job, 'engineOil.pour');
+    const said = await tick((await yard.ask<JobDto>('GET', `/api/jobs/${job.id}`)).body);
+    expect(said.body.items[0]?.outcome).toBe('done');
+    const back = await doStep(job, 'engineOil.pour', { isDone: false, version: 1 });
+    expect(back.body.items[0]?.outcome).toBe('done');
   });
 
   it('has its waiting time from the server, so that a reload does not forget it', async () => {

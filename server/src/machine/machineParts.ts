@@ -35,6 +35,7 @@ import {
   MachineSeason,
   StatusChange,
 } from './machine.model.js';
+import { withComponents } from './cardComponents.js';
 import { specFaults } from './specFaults.js';
 
 /** The faults of rows of which each may stand there once. */
@@ -138,7 +139,7 @@ export class MachineParts {
     const faults = specFaults(spec, '/spec');
     if (faults.length) throw fieldProblem(...faults);
     await this.change(id, version, async (machine) => {
-      await machine.update({ spec });
+      await machine.update({ spec: withComponents(spec) });
     });
   }
 

@@ -1,10 +1,10 @@
 import type { JobDto, ServiceLabelDto } from '@yugator/contracts';
 import type { MachineSetUp } from '@yugator/core';
-import { getsLabel } from '@yugator/core';
+import { approvedGrades, getsLabel } from '@yugator/core';
 
 function gradesOf({ spec }: MachineSetUp): string {
-  const grades = spec.fluids.find(({ fluid }) => /engine oil/i.test(fluid))?.grades ?? [];
-  return grades[0] ? `${grades[0].grade} ${grades[0].category}`.trim() : '';
+  const [first] = approvedGrades('engineOil', spec);
+  return first ? `${first.grade} ${first.category}`.trim() : '';
 }
 
 /** Next due points of what was done: "next 466.0 h or 2028-05-12". */

@@ -19,7 +19,7 @@ async function boltsOf(): Promise<string> {
   const bolts = {
     name: 'Wheel bolts',
     action: 'tighten',
-    component: 'wheel bolts',
+    components: ['wheelNuts'],
     minutes: 10,
     renews: [],
     reference: '',
@@ -38,7 +38,7 @@ async function check(itemId: string, day: number, loose: number): Promise<void> 
   yard.clock.set(instant(`2027-05-${day}T11:00:00Z`));
   const { body: job } = await open([itemId]);
   const step = { isDone: true, isAcknowledged: true, found: { loose, checked: 8 }, version: 0 };
-  await yard.ask<JobDto>('PUT', `/api/jobs/${job.id}/steps/bolts.torque`, { ...mechanic, body: step });
+  await yard.ask<JobDto>('PUT', `/api/jobs/${job.id}/steps/wheelNuts.torque`, { ...mechanic, body: step });
   const { body: now } = await yard.ask<JobDto>('GET', `/api/jobs/${job.id}`);
   const done = now.items[0]?.outcome === 'done' ? now : (await tick(now)).body;
   const signed = await signOff(done, { doneOn: `2027-05-${day}`, shown: 60 + day });
@@ -60,7 +60,7 @@ describe('what checks found', () => {
     const level = {
       name: 'Deck: level',
       action: 'adjust',
-      component: 'deck',
+      components: ['deck'],
       minutes: 15,
       renews: [],
       reference: '',

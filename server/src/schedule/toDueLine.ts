@@ -35,7 +35,7 @@ function toDueLine(answer: DueAnswer, info: ItemInfo | undefined, done: DueLineD
     itemId: item.id,
     itemName: item.name,
     action: item.action,
-    component: item.component,
+    components: [...item.components],
     bookName: info?.bookName ?? null,
     state,
     earlyOn,

@@ -1,5 +1,6 @@
 import { ROLES } from '@yugator/contracts';
 import type { Role } from '@yugator/contracts';
+import type { Component } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../books/book.model.js';
 import type { Clock } from '../clock/clock.js';
@@ -65,7 +66,13 @@ async function seedMachine(tag: string, bookId: string, shown: number): Promise<
   return id;
 }
 
-async function seedItem(bookId: string, name: string, hours: number, place: number): Promise<string> {
+async function seedItem(
+  bookId: string,
+  name: string,
+  components: readonly Component[],
+  hours: number,
+  place: number,
+): Promise<string> {
   const id = uuid();
   await Item.create({
     id,
@@ -76,7 +83,8 @@ async function seedItem(bookId: string, name: string, hours: number, place: numb
     renews: [],
     dropped: false,
     action: 'replace',
-    component: name.toLowerCase(),
+    components,
+    oldWords: '',
     reference: '',
     note: '',
     triggers: [{ kind: 'everyHours', hours, meter: 'engine', grid: null }],
@@ -114,8 +122,8 @@ export async function seedCrew(clock: Clock, timeZone: string = ZONE): Promise<C
   }
   const book = uuid();
   await Book.create({ id: book, name: 'Test book', machineClass: 'zeroTurn', meter: 'engine', version: 1 });
-  const oil = await seedItem(book, 'Engine oil and filter', 50, 0);
-  const grease = await seedItem(book, 'Grease all points', 100, 1);
+  const oil = await seedItem(book, 'Engine oil and filter', ['engineOil', 'engineOilFilter'], 50, 0);
+  const grease = await seedItem(book, 'Grease all points', ['greasePoints'], 100, 1);
   const kit = uuid();
   await Article.create({
     id: kit,

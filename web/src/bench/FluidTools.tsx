@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { gradesFor } from '@yugator/core';
+import { approvedGrades, gradesFor } from '@yugator/core';
 import type { FillTarget, Prefill } from '@yugator/core';
 import { DrainWords } from '../fluid/DrainWords.js';
 import { FillPlanner } from '../fluid/FillPlanner.js';
@@ -135,7 +135,7 @@ export function ViscosityTool() {
   const high = useQuantity('high', '15', null);
   const fleet = useQuery(fleetQueries.list());
   const machine = useQuery({ ...fleetQueries.one(machineId), enabled: machineId !== '' });
-  const approved = machine.data?.spec.fluids.find(({ fluid }) => /engine/i.test(fluid))?.grades ?? [];
+  const approved = machine.data ? approvedGrades('engineOil', machine.data.spec) : [];
   const advice = low === null || high === null ? [] : gradesFor(approved, low, high);
   return (
     <>

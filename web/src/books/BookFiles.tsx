@@ -3,7 +3,8 @@ import { useRef, useState } from 'react';
 import { Caution } from '../page/Caution.js';
 import type { BookDraft } from './bookDraft.js';
 import { download } from './download.js';
-import { bookFile, csvOf, readBookFile } from './bookFiles.js';
+import { csvOf } from './bookCsv.js';
+import { bookFile, readBookFile } from './bookFiles.js';
 
 /** Takes a book out as JSON or as the grid in CSV, and reads one in. What is read is shown first; nothing is saved by it. */
 export function BookFiles({ draft, onLoad }: { draft: BookDraft; onLoad: (draft: BookDraft) => void }) {

@@ -1,4 +1,5 @@
 import type { BookDto } from '@yugator/contracts';
+import { componentWords } from '@yugator/core';
 import { PageHead } from '../page/PageHead.js';
 import table from '../page/table.module.css';
 import { ruleWords } from '../schedule/triggerWords.js';
@@ -27,7 +28,7 @@ export function BookLines({ book }: { book: BookDto }) {
                 <span className="soft">{[item.reference, item.note].filter(Boolean).join('. ')}</span>
               </td>
               <td data-label="What is done:">
-                {ACTION_WORDS[item.action]}, {item.component}
+                {ACTION_WORDS[item.action]}, {item.component ?? componentWords(item.components ?? [])}
               </td>
               <td data-label="Rule:">{ruleWords(item.triggers, (name) => name)}</td>
               <td className={table.number} data-label="Minutes:">

@@ -2,12 +2,14 @@ import IconButton from '@mui/material/IconButton';
 import { ACTIONS } from '@yugator/core';
 import type { ChartMark } from '@yugator/core';
 import type { KeyboardEvent } from 'react';
+import { ComponentsPick } from '../component/ComponentPick.js';
 import { ruleWords } from '../schedule/triggerWords.js';
 import styles from './books.module.css';
 import { nextMark, triggersOf, withoutColumn } from './bookDraft.js';
 import type { BookDraft, DraftLine } from './bookDraft.js';
 import { ACTION_WORDS, columnWords, MARK_WORDS } from './bookWords.js';
 import { LineRules } from './LineRules.js';
+import { LineWork } from './LineWork.js';
 
 const MARK_SIGNS: Record<ChartMark, string> = { every: '●', first: '1st' };
 
@@ -59,7 +61,9 @@ function Head({ draft, onChange }: Props) {
       <tr>
         <th scope="col">Line</th>
         <th scope="col">What is done</th>
-        <th scope="col">Component</th>
+        <th scope="col" className={styles.components}>
+          Done to
+        </th>
         <th scope="col">Min</th>
         {draft.columns.map((column, place) => (
           <th key={columnWords(column)} scope="col" className={styles.mark}>
@@ -124,12 +128,14 @@ function Row({ draft, onChange, line, row, fault, set }: RowProps) {
         </select>
       </td>
       <td>
-        <input
-          aria-label={`Component: ${word}`}
-          value={line.component}
-          placeholder="engine oil"
-          onChange={(event) => set({ component: event.target.value })}
+        <ComponentsPick
+          isCell
+          label={`Done to: ${word}`}
+          machineClass={draft.machineClass}
+          value={line.components}
+          onChange={(components) => set({ components })}
         />
+        <LineWork line={line} machineClass={draft.machineClass} />
       </td>
       <td>
         <input

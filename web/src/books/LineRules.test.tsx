@@ -8,9 +8,9 @@ const LINE: DraftLine = {
   ...emptyLine(0, 'valve'),
   name: 'Dust valve: squeeze out',
   action: 'clean',
-  component: 'dust valve',
+  components: ['dustValve'],
 };
-const OTHER: DraftLine = { ...emptyLine(0, 'oil'), name: 'Engine oil', component: 'engine oil' };
+const OTHER: DraftLine = { ...emptyLine(0, 'oil'), name: 'Engine oil', components: ['engineOil'] };
 
 let kept: Partial<DraftLine>[];
 
@@ -66,7 +66,7 @@ describe('further rules of a line', () => {
   });
 
   it('let what was said be taken back', async () => {
-    const dialog = await open({ ...LINE, component: 'engine oil', consequence: 'care' });
+    const dialog = await open({ ...LINE, components: ['engineOil'], consequence: 'care' });
     choose(dialog, 'What lateness costs', 'As usual for its component (ruin)');
     press(dialog, 'Keep');
     expect(kept).toMatchObject([{ consequence: null }]);

@@ -13,8 +13,8 @@ import styles from './books.module.css';
 import { EMPTY, Figure, KINDS, otherLines, RuleFields, ruleOf } from './RuleFields.js';
 import type { Kind, Typed } from './RuleFields.js';
 
-function usualConsequence({ action, component }: DraftLine): string {
-  return consequenceOf({ action, component: component.trim().toLowerCase(), consequence: null });
+function usualConsequence({ action, components }: DraftLine): string {
+  return consequenceOf({ action, components, consequence: null });
 }
 
 interface Props {

@@ -1,6 +1,14 @@
 import type { BookDto, BookFieldsDto } from '@yugator/contracts';
-import { columnsOf, compareColumns, rowOf, triggersOfRow } from '@yugator/core';
-import type { Action, ChartColumn, Consequence, ChartMark, MeterName, Trigger } from '@yugator/core';
+import { columnsOf, compareColumns, lineComponents, rowOf, triggersOfRow } from '@yugator/core';
+import type {
+  Action,
+  ChartColumn,
+  ChartMark,
+  Component,
+  Consequence,
+  MeterName,
+  Trigger,
+} from '@yugator/core';
 
 /** A line of a book as it is entered: its marks in the columns, and the rules that no column holds. */
 export interface DraftLine {
@@ -9,7 +17,9 @@ export interface DraftLine {
   readonly id: string | null;
   readonly name: string;
   readonly action: Action;
-  readonly component: string;
+  readonly components: readonly Component[];
+  /** what an older version called it, until components are chosen */
+  readonly oldWords: string;
   readonly minutes: string;
   readonly marks: readonly (ChartMark | null)[];
   readonly others: readonly Trigger[];
@@ -29,6 +39,9 @@ export interface BookDraft {
   readonly columns: readonly ChartColumn[];
   readonly lines: readonly DraftLine[];
 }
+
+/** A draft that was read, or every fault with its line. */
+export type BookRead = { readonly draft: BookDraft } | { readonly faults: readonly string[] };
 
 const FIRST_COLUMNS: readonly ChartColumn[] = [
   ...[25, 50, 100, 200].map((hours) => ({ kind: 'hours', hours }) as const),
@@ -58,7 +71,8 @@ export function emptyLine(columns: number, key: string): DraftLine {
     id: null,
     name: '',
     action: 'replace',
-    component: '',
+    components: [],
+    oldWords: '',
     minutes: '15',
     marks: Array.from({ length: columns }, () => null),
     others: [],
@@ -94,13 +108,13 @@ export function draftOf(book: BookDto): BookDraft {
     columns,
     lines: book.items.map((item, index) => {
       const { row, others } = rowOf(columns, ofChart[index] ?? []);
-      const { id, name, action, component, renews, reference, note } = item;
+      const { id, name, action, renews, reference, note } = item;
       return {
         key: id,
         id,
         name,
         action,
-        component,
+        ...lineComponents(item),
         renews,
         reference,
         note,
@@ -130,13 +144,14 @@ export function fieldsOf(draft: BookDraft): BookFieldsDto {
     machineClass: draft.machineClass,
     meter: draft.meter,
     items: draft.lines.map((line) => {
-      const { id, name, action, component, renews, reference, note } = line;
+      const { id, name, action, components, oldWords, renews, reference, note } = line;
       const { windowHours, windowDays, consequence } = line;
       return {
         ...(id === null ? {} : { id }),
         name: name.trim(),
         action,
-        component: component.trim().toLowerCase(),
+        components: [...components],
+        ...(components.length ? {} : { component: oldWords }),
         renews: [...renews],
         reference,
         note,

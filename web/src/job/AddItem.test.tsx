@@ -10,7 +10,7 @@ const REPLACE = {
   id: 'new',
   name: 'Air filter: replace',
   action: 'replace',
-  component: 'air filter',
+  components: ['airFilter'],
 } as const;
 const AIR = ITEMS[1];
 const line = (itemId: string, itemName: string) => dueLine({ itemId, itemName });

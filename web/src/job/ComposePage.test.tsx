@@ -10,15 +10,15 @@ import { SITE } from '../testing/fixtures.js';
 import { ComposePage } from './ComposePage.js';
 
 const ITEMS = [
-  { id: 'hoses', name: 'Radiator hoses: look over', action: 'inspect', component: 'radiator hoses' },
-  { id: 'air', name: 'Primary air element: replace', action: 'replace', component: 'primary air element' },
-  { id: 'tyres', name: 'Tyre pressures', action: 'inspect', component: 'tyres' },
+  { id: 'hoses', name: 'Radiator hoses: look over', action: 'inspect', components: ['radiatorHoses'] },
+  { id: 'air', name: 'Primary air element: replace', action: 'replace', components: ['airFilter'] },
+  { id: 'tyres', name: 'Tyre pressures', action: 'inspect', components: ['tyres'] },
 ] as const;
 const line = (id: string, name: string, state: 'overdue' | 'coming' | 'fine'): VisitDto['lines'][number] => ({
   itemId: id,
   itemName: name,
   action: 'inspect',
-  component: '',
+  components: [],
   bookName: null,
   state,
   minutes: 5,

@@ -21,10 +21,8 @@ function numbersOf(found: Found): Record<string, number> {
 }
 
 /** What was said of the jug at the first pour: the top-up goes on from there. */
-function pouredBefore(job: JobDto, { key, phase }: SheetStep): Found {
-  if (phase !== 'topUp') return {};
-  const pour = key.replace(/\.[^.]+$/, '.pour');
-  const { jug, jugLevel, retained } = job.steps.find((step) => step.key === pour)?.found ?? {};
+function pouredBefore(job: JobDto, { continues }: SheetStep): Found {
+  const { jug, jugLevel, retained } = job.steps.find((step) => step.key === continues)?.found ?? {};
   return {
     ...(jug === undefined ? {} : { jug }),
     ...(jugLevel === undefined ? {} : { jugLevel }),
@@ -47,7 +45,7 @@ function FillPart({ job, step, found, onFound }: Props) {
   const numberOf = (name: string) => (typeof said[name] === 'number' ? said[name] : null);
   const need = { ...planned, retained: numberOf('retained') ?? 0 };
   const reading = found['reading'];
-  const approved = approvedWords(step.fills?.fluid ?? '', setUp.spec);
+  const approved = step.fills ? approvedWords(step.fills.fluid, setUp.spec) : '';
   const between = found['betweenMarks'] ?? step.fills?.betweenMarks;
   return (
     <>
@@ -113,7 +111,7 @@ export function StepBody({ job, step, found, onFound, disabled = false }: Props)
         <DrainWords
           litres={[litresOfNeed(step.drains)]}
           vessels={job.vessels}
-          vessel={step.id === 'extract' ? 'extractor' : 'pan'}
+          vessel={step.vessel ?? 'pan'}
         />
       ) : null}
       <FillPart job={job} step={step} found={found} onFound={onFound} />

@@ -24,8 +24,8 @@ interface Props {
 type Acts = ReturnType<typeof useFound>;
 
 /** The names of the items that a step belongs to, where it is not for all of them. */
-function forWords({ setUp }: JobDto, { itemIds, key }: SheetStep): string {
-  if (key.startsWith('visit.') || itemIds.length === setUp.items.length) return '';
+function forWords({ setUp }: JobDto, { itemIds, kind }: SheetStep): string {
+  if (kind === 'visit' || itemIds.length === setUp.items.length) return '';
   return setUp.items
     .filter(({ id }) => itemIds.includes(id))
     .map(({ name }) => name)

@@ -1,13 +1,14 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { BookItemFieldsDto, MachineDetailDto, UpdateOwnItemsDto } from '@yugator/contracts';
+import type { BookItemDto, BookItemFieldsDto, MachineDetailDto, UpdateOwnItemsDto } from '@yugator/contracts';
 import { ACTIONS } from '@yugator/core';
-import type { Trigger } from '@yugator/core';
+import type { Component, Trigger } from '@yugator/core';
 import { useState } from 'react';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { ACTION_WORDS } from '../books/bookWords.js';
+import { ComponentsPick } from '../component/ComponentPick.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { Caution } from '../page/Caution.js';
@@ -19,7 +20,7 @@ import { parseFigure } from '../words/figures.js';
 interface Typed {
   readonly name: string;
   readonly action: BookItemFieldsDto['action'];
-  readonly component: string;
+  readonly components: readonly Component[];
   readonly hours: string;
   readonly months: string;
   readonly days: string;
@@ -29,7 +30,7 @@ interface Typed {
 const EMPTY: Typed = {
   name: '',
   action: 'inspect',
-  component: '',
+  components: [],
   hours: '',
   months: '',
   days: '',
@@ -49,11 +50,11 @@ function intervalsOf({ hours, months, days }: Typed): Trigger[] {
 }
 
 function itemOf(typed: Typed): BookItemFieldsDto {
-  const { name, action, component, minutes } = typed;
+  const { name, action, components, minutes } = typed;
   return {
     name,
     action,
-    component: component.trim().toLowerCase(),
+    components: [...components],
     triggers: intervalsOf(typed),
     renews: [],
     minutes: parseFigure(minutes),
@@ -83,7 +84,7 @@ function useOwnItems(machine: MachineDetailDto, done: string, onDone?: () => voi
 function ItemForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
   const [typed, setTyped] = useState<Typed>(EMPTY);
   const write = useOwnItems(machine, 'item added', onDone);
-  const field = (key: Exclude<keyof Typed, 'action'>, label: string, example = '') => (
+  const field = (key: Exclude<keyof Typed, 'action' | 'components'>, label: string, example = '') => (
     <TextField
       label={label}
       placeholder={example}
@@ -116,12 +117,51 @@ function ItemForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
           </MenuItem>
         ))}
       </TextField>
-      {field('component', 'Component', 'beacon')}
+      <ComponentsPick
+        label="Done to"
+        machineClass={machine.machineClass}
+        value={typed.components}
+        onChange={(components) => setTyped({ ...typed, components })}
+      />
       <p className="soft">At least one interval; with several, the first to come counts.</p>
       {field('hours', 'Every so many hours', '50')}
       {field('months', 'Every so many months', '12')}
       {field('days', 'Every so many days', '7')}
       {field('minutes', 'Minutes')}
+    </FormDialog>
+  );
+}
+
+/** Says what an item of an older version is done to, which called it in words of its own. */
+function SettleForm({
+  machine,
+  item,
+  onDone,
+}: {
+  machine: MachineDetailDto;
+  item: BookItemDto;
+  onDone: () => void;
+}) {
+  const [components, setComponents] = useState<Component[]>([]);
+  const write = useOwnItems(machine, 'item settled', onDone);
+  return (
+    <FormDialog
+      title={`${machine.tag}: ${item.name}`}
+      problem={write.error ? sentenceOf(write.error) : null}
+      submitWord="Keep"
+      pending={write.isPending}
+      onSubmit={() =>
+        write.mutate(machine.ownItems.map((each) => (each.id === item.id ? { ...each, components } : each)))
+      }
+      onLeave={onDone}
+    >
+      <p>It was done to “{item.component}”.</p>
+      <ComponentsPick
+        label="Done to"
+        machineClass={machine.machineClass}
+        value={components}
+        onChange={setComponents}
+      />
     </FormDialog>
   );
 }
@@ -140,6 +180,11 @@ export function OwnItems({ machine }: { machine: MachineDetailDto }) {
       {machine.ownItems.map((item) => (
         <p key={item.id}>
           <b>{item.name}</b>: {ruleWords(item.triggers, (name) => name)}{' '}
+          {item.components?.length ? null : (
+            <DialogButton word={`Say what ${item.name} is done to`} size="small">
+              {(close) => <SettleForm machine={machine} item={item} onDone={close} />}
+            </DialogButton>
+          )}
           <Button
             size="small"
             onClick={() => drop.mutate(machine.ownItems.filter(({ id }) => id !== item.id))}

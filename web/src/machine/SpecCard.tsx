@@ -58,6 +58,7 @@ function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
         {SPEC_SECTIONS.map((section) => (
           <SpecSectionEdit
             key={section.key}
+            machineClass={machine.machineClass}
             section={section}
             rows={typed[section.key]}
             faults={faults}

@@ -1,10 +1,14 @@
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
+import type { MachineClass } from '@yugator/contracts';
+import { isComponent } from '@yugator/core';
+import { ComponentPick } from '../component/ComponentPick.js';
 import styles from './specCard.module.css';
 import type { CardFaults, SpecSection, TypedRow } from './specSections.js';
 
 interface Props {
+  readonly machineClass: MachineClass;
   readonly section: SpecSection;
   readonly rows: readonly TypedRow[];
   readonly faults: CardFaults;
@@ -12,7 +16,7 @@ interface Props {
 }
 
 /** One part of the spec card, to be typed. */
-export function SpecSectionEdit({ section, rows, faults, onChange }: Props) {
+export function SpecSectionEdit({ machineClass, section, rows, faults, onChange }: Props) {
   const { key, title, columns, most = Infinity } = section;
   const change = (index: number, column: string, text: string) =>
     onChange(rows.map((row, each) => (each === index ? { ...row, [column]: text } : row)));
@@ -23,12 +27,25 @@ export function SpecSectionEdit({ section, rows, faults, onChange }: Props) {
         <div key={index} className={styles.row}>
           {columns.map((column) => {
             const fault = faults[`${key}/${index}/${column.key}`];
+            const typed = row[column.key] ?? '';
+            if (column.kind.is === 'component')
+              return (
+                <ComponentPick
+                  key={column.key}
+                  label={column.label}
+                  machineClass={machineClass}
+                  kinds={column.kind.kinds}
+                  value={isComponent(typed) ? typed : null}
+                  onChange={(picked) => change(index, column.key, picked ?? '')}
+                  fault={fault}
+                />
+              );
             return (
               <TextField
                 key={column.key}
                 label={column.label}
                 placeholder={column.example}
-                value={row[column.key] ?? ''}
+                value={typed}
                 onChange={(event) => change(index, column.key, event.target.value)}
                 error={fault !== undefined}
                 helperText={fault}

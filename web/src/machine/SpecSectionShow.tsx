@@ -1,15 +1,25 @@
+import { cardName, isComponent } from '@yugator/core';
 import table from '../page/table.module.css';
-import type { SpecSection, TypedRow } from './specSections.js';
+import type { SpecColumn, SpecSection, TypedRow } from './specSections.js';
+
+/** What a cell shows: a line goes by its own name, else by its component's. */
+function shownCell(row: TypedRow, { key, kind }: SpecColumn, { columns }: SpecSection): string {
+  const text = row[key] ?? '';
+  if (kind.is !== 'component') return text || '–';
+  const own = columns.find((column) => column.kind.is === 'ownName');
+  return cardName((own && row[own.key]) ?? '', isComponent(text) ? text : null) || '–';
+}
 
 /** One part of the spec card, to be read. */
 export function SpecSectionShow({ section, rows }: { section: SpecSection; rows: readonly TypedRow[] }) {
+  const columns = section.columns.filter(({ kind }) => kind.is !== 'ownName');
   return (
     <section aria-label={section.title}>
       <h2>{section.title}</h2>
       <table className={table.table}>
         <thead>
           <tr>
-            {section.columns.map(({ key, label }) => (
+            {columns.map(({ key, label }) => (
               <th key={key}>{label}</th>
             ))}
           </tr>
@@ -17,13 +27,13 @@ export function SpecSectionShow({ section, rows }: { section: SpecSection; rows:
         <tbody>
           {rows.map((row, index) => (
             <tr key={index}>
-              {section.columns.map(({ key, label, kind }, column) => (
+              {columns.map((column, place) => (
                 <td
-                  key={key}
-                  className={kind.is === 'words' ? '' : 'fig'}
-                  data-label={column ? `${label}:` : undefined}
+                  key={column.key}
+                  className={column.kind.is === 'words' || column.kind.is === 'component' ? '' : 'fig'}
+                  data-label={place ? `${column.label}:` : undefined}
                 >
-                  {row[key] === '' ? '–' : row[key]}
+                  {shownCell(row, column, section)}
                 </td>
               ))}
             </tr>

@@ -30,6 +30,11 @@ const show = (content: ReactNode, role: Role = 'crewLead') => showTo(role, conte
 
 const type = (label: string | RegExp, text: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+/** Searches a list of components and picks one. */
+const pick = (label: string, words: string, option: string) => {
+  type(label, words);
+  fireEvent.click(screen.getByRole('option', { name: option }));
+};
 const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 
 describe('the status of a machine', () => {
@@ -116,7 +121,7 @@ describe('an item of its own', () => {
     click('Add an item');
     await screen.findByRole('dialog');
     type('Item', 'Beacon');
-    type('Component', 'Beacon');
+    pick('Done to', 'beacon', 'lights and beacon');
     click('Add');
     expect(await screen.findByText(/at least one trigger is needed/)).toBeDefined();
     server.refuse(null);
@@ -125,7 +130,7 @@ describe('an item of its own', () => {
     await waitFor(() => expect(server.sent).toHaveLength(2));
     expect(server.sent[1]?.body).toMatchObject({
       version: 4,
-      items: [{ name: 'Beacon', component: 'beacon', minutes: 10 }],
+      items: [{ name: 'Beacon', components: ['lights'], minutes: 10 }],
     });
   });
 });
@@ -162,7 +167,7 @@ describe('the spec card', () => {
     expect(screen.getByText('Nothing stands on this card yet.')).toBeDefined();
     click('Fill in the card');
     click('Add a line to Torques');
-    type('Fastener', 'Spark plugs');
+    pick('Fastener', 'spark', 'spark plugs');
     type('Torque', '15 psi');
     click('Save the card');
     expect(screen.getByText('1 figure cannot be read; they are marked.')).toBeDefined();
@@ -173,7 +178,7 @@ describe('the spec card', () => {
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.sent[0]?.body).toMatchObject({
       version: 4,
-      spec: { torques: [{ fastener: 'Spark plugs', low: 20.337269, high: 20.337269 }] },
+      spec: { torques: [{ component: 'sparkPlugs', fastener: '', low: 20.337269, high: 20.337269 }] },
     });
   });
 

@@ -10,16 +10,16 @@ const parse = (typed: Partial<TypedCard>, system: 'metric' | 'us' = 'metric') =>
 describe('the spec card', () => {
   it('takes figures in any unit of the trade and keeps them in SI', () => {
     const parsed = parse({
-      fluids: [{ fluid: 'Engine oil', litresWithFilter: '67 oz', litresWithoutFilter: '' }],
+      fluids: [{ component: 'engineOil', fluid: '', litresWithFilter: '67 oz', litresWithoutFilter: '' }],
       grades: [
-        { fluid: 'Engine oil', grade: '10W-30', category: '', fromCelsius: '−18', toCelsius: '40 °C' },
+        { component: 'engineOil', grade: '10W-30', category: '', fromCelsius: '−18', toCelsius: '40 °C' },
       ],
-      torques: [{ fastener: 'Plugs', range: '15 lbf·ft' }],
+      torques: [{ component: 'sparkPlugs', fastener: 'Plugs', range: '15 lbf·ft' }],
       plugs: [{ type: '5/8 in', gap: '0.030 in' }],
       tyres: [{ axle: 'Rear', range: '10-12 psi', sidewallMaximum: '14 psi' }],
       decks: [{ name: '48 in', sidewaysWithin: '1/8 in', range: '3-6', tipsWithin: '' }],
       charging: [{ range: '13.8-14.5', idleLow: '13.2 V' }],
-      fittings: [{ name: 'Spindles', where: '', strokes: '3' }],
+      fittings: [{ component: 'deckSpindles', name: 'Spindles', where: '', strokes: '3' }],
     });
     // 67 fl oz × 0.0295735295625 = 1.981426 L; 15 lbf·ft = 20.337269 N·m; 0.030 in = 0.762 mm; 10 psi = 68.947573 kPa.
     expect(parsed).toMatchObject({
@@ -44,7 +44,7 @@ describe('the spec card', () => {
   it('shows the same card in either system of units', () => {
     const spec: SpecCardDto = {
       ...emptySpecCard(),
-      torques: [{ fastener: 'Plugs', low: 20.337269, high: 20.337269 }],
+      torques: [{ component: 'sparkPlugs', fastener: 'Plugs', low: 20.337269, high: 20.337269 }],
       tyres: [{ axle: 'rear', low: 68.947573, high: 82.737088, sidewallMaximum: 96.526602 }],
     };
     expect(typedCard(spec, 'us').torques[0]).toMatchObject({ range: '15 lbf·ft' });
@@ -58,13 +58,19 @@ describe('the spec card', () => {
 
   it('keeps what nobody changed to its last digit, in either system, also when a line above goes', () => {
     // 67 fl oz and 15 lbf·ft, shown as 1.98 L and 20.3 N·m.
-    const fluid = { fluid: 'Engine oil', litresWithFilter: 1.981426, litresWithoutFilter: null, grades: [] };
+    const fluid = {
+      component: 'engineOil' as const,
+      fluid: '',
+      litresWithFilter: 1.981426,
+      litresWithoutFilter: null,
+      grades: [],
+    };
     const before: SpecCardDto = {
       ...emptySpecCard(),
       fluids: [{ ...fluid, betweenMarks: null, marks: '' }],
       torques: [
-        { fastener: 'Blades', low: 67.790897, high: 81.349077 },
-        { fastener: 'Plugs', low: 20.337269, high: 20.337269 },
+        { component: 'bladeBolts' as const, fastener: 'Blades', low: 67.790897, high: 81.349077 },
+        { component: 'sparkPlugs' as const, fastener: 'Plugs', low: 20.337269, high: 20.337269 },
       ],
     };
     for (const system of ['metric', 'us'] as const) {
@@ -72,7 +78,10 @@ describe('the spec card', () => {
       const card = typedCard(before, system);
       const shorter = { ...card, torques: card.torques.slice(1) };
       expect(parseCard(shorter, system, before)).toMatchObject({ spec: { torques: [before.torques[1]] } });
-      const other = { ...card, torques: [{ fastener: 'Plugs', range: '16 lbf·ft' }] };
+      const other = {
+        ...card,
+        torques: [{ component: 'sparkPlugs', fastener: 'Plugs', range: '16 lbf·ft' }],
+      };
       // 16 × 1.3558179483314 = 21.693087.
       expect(parseCard(other, system, before)).toMatchObject({ spec: { torques: [{ low: 21.693087 }] } });
     }
@@ -80,12 +89,12 @@ describe('the spec card', () => {
 
   it('names every cell that cannot be read', () => {
     const parsed = parse({
-      fluids: [{ fluid: '', litresWithFilter: '2 psi' }],
-      grades: [{ fluid: 'Coolant', grade: 'X', category: '', fromCelsius: 'cold', toCelsius: '' }],
+      fluids: [{ component: '', litresWithFilter: '2 psi' }],
+      grades: [{ component: 'coolant', grade: 'X', category: '', fromCelsius: 'cold', toCelsius: '' }],
       tyres: [{ axle: 'left', range: 'hard', sidewallMaximum: '14 psi' }],
     });
     expect('faults' in parsed ? Object.keys(parsed.faults).sort() : []).toEqual([
-      ...['fluids/0/fluid', 'fluids/0/litresWithFilter', 'grades/0/fluid', 'grades/0/fromCelsius'],
+      ...['fluids/0/component', 'fluids/0/litresWithFilter', 'grades/0/component', 'grades/0/fromCelsius'],
       ...['tyres/0/axle', 'tyres/0/range'],
     ]);
   });

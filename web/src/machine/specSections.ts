@@ -1,12 +1,16 @@
 import { emptySpecCard } from '@yugator/contracts';
 import type { SpecCardDto } from '@yugator/contracts';
-import { parseQuantity, parseRange, shownRange, shownUnit } from '@yugator/core';
-import type { Dimension, UnitSystem } from '@yugator/core';
+import { isComponent, parseQuantity, parseRange, shownRange, shownUnit } from '@yugator/core';
+import type { ComponentKind, Dimension, UnitSystem } from '@yugator/core';
 import { parseFigure } from '../words/figures.js';
 
 /** How the text of a cell is read: as words, a figure with a unit, a range of it, a whole number, degrees, or an axle. */
 export type CellKind =
   | { readonly is: 'words'; readonly need: boolean }
+  /** a component of the list, kept as its key; of some kinds only, where it says so */
+  | { readonly is: 'component'; readonly kinds?: readonly ComponentKind[] }
+  /** what the line is called besides its component */
+  | { readonly is: 'ownName' }
   | { readonly is: 'value' | 'range'; readonly of: Dimension; readonly need: boolean }
   | { readonly is: 'whole' }
   | { readonly is: 'degrees' }
@@ -34,6 +38,18 @@ export type TypedCard = Readonly<Record<SpecSection['key'], readonly TypedRow[]>
 /** What is wrong, by section, row and column: "fluids/0/litresWithFilter". */
 export type CardFaults = Readonly<Record<string, string>>;
 
+const component = (label: string, example: string, ...kinds: ComponentKind[]): SpecColumn => ({
+  key: 'component',
+  label,
+  example,
+  kind: kinds.length ? { is: 'component', kinds } : { is: 'component' },
+});
+const ownName = (key: string, example: string): SpecColumn => ({
+  key,
+  label: 'Its own name',
+  example,
+  kind: { is: 'ownName' },
+});
 const words = (key: string, label: string, example: string, need = true): SpecColumn => ({
   key,
   label,
@@ -58,7 +74,8 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
     key: 'fluids',
     title: 'Fluids',
     columns: [
-      words('fluid', 'Fluid', 'Engine oil'),
+      component('Fluid', 'engine oil', 'fluid'),
+      ownName('fluid', 'Transmission and hydraulic oil'),
       quantity('litresWithFilter', 'With filter', 'volume', '2.1 qt'),
       quantity('litresWithoutFilter', 'Without filter', 'volume', '1.9 qt', false),
       quantity('betweenMarks', 'Low to full mark', 'volume', '0.5 qt', false),
@@ -69,7 +86,7 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
     key: 'grades',
     title: 'Approved grades',
     columns: [
-      words('fluid', 'Fluid', 'Engine oil'),
+      component('Fluid', 'engine oil', 'fluid'),
       words('grade', 'Grade', '10W-30'),
       words('category', 'Category', 'API SJ or later', false),
       { key: 'fromCelsius', label: 'From °C', example: '-18', kind: { is: 'degrees' } },
@@ -79,7 +96,11 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
   {
     key: 'torques',
     title: 'Torques',
-    columns: [words('fastener', 'Fastener', 'Spark plugs'), range('Torque', 'torque', '15 lbf·ft')],
+    columns: [
+      component('Fastener', 'spark plugs', 'fastener', 'wearPart'),
+      ownName('fastener', 'Wheel bolts, front'),
+      range('Torque', 'torque', '15 lbf·ft'),
+    ],
   },
   {
     key: 'plugs',
@@ -99,7 +120,8 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
     key: 'plays',
     title: 'Belts and free play',
     columns: [
-      words('name', 'Belt or pedal', 'Fan belt, mid-span'),
+      component('Belt or pedal', 'fan belt', 'belt', 'play'),
+      ownName('name', 'Fan belt, mid-span'),
       range('Range', 'length', '7-9 mm'),
       quantity('equalWithin', 'Left and right within', 'length', '3 mm', false),
     ],
@@ -128,7 +150,8 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
     key: 'fittings',
     title: 'Grease fittings',
     columns: [
-      words('name', 'Fitting', 'Deck spindles'),
+      component('Greases', 'deck spindles', 'structure'),
+      ownName('name', 'Left front spindle'),
       words('where', 'Where', 'three, from above', false),
       { key: 'strokes', label: 'Usual strokes', example: '3', kind: { is: 'whole' } },
     ],
@@ -136,13 +159,18 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
   {
     key: 'filters',
     title: 'Filters',
-    columns: [words('name', 'Filter', 'Oil filter'), words('note', 'Size', 'spin-on, 65 mm', false)],
+    columns: [
+      component('Filter', 'engine oil filter', 'filter'),
+      ownName('name', 'Inner element'),
+      words('note', 'Size', 'spin-on, 65 mm', false),
+    ],
   },
   {
     key: 'tools',
     title: 'Tools and access',
     columns: [
-      words('name', 'For', 'Spark plugs'),
+      component('For', 'spark plugs'),
+      ownName('name', 'Left plug'),
       words('note', 'Tool, and how to get there', 'deep socket 5/8 in', false),
     ],
   },
@@ -168,7 +196,9 @@ function cellText(row: Row, { key, kind }: SpecColumn, system: UnitSystem): stri
 /** The rows of a section of a card. The grades of all fluids stand in a section of their own. */
 export function rowsOf(spec: SpecCardDto, key: SpecSection['key']): Row[] {
   if (key !== 'grades') return spec[key].map((row) => ({ ...row }));
-  return spec.fluids.flatMap(({ fluid, grades }) => grades.map((grade) => ({ fluid, ...grade })));
+  return spec.fluids.flatMap(({ component: fluid, grades }) =>
+    grades.map((grade) => ({ component: fluid, ...grade })),
+  );
 }
 
 /** A card as text in the units of the crew, to be shown or typed over. */
@@ -208,10 +238,26 @@ function parseDegrees(text: string, { key, example }: SpecColumn): Parsed {
     : { fault: `Type degrees Celsius, such as ${example}.` };
 }
 
+/** Reads words that are one of a closed list. */
+function parseChoice(text: string, { key, kind, example }: SpecColumn): Parsed {
+  if (kind.is === 'component') {
+    return isComponent(text)
+      ? { values: { [key]: text } }
+      : { fault: `Choose from the list, such as ${example}.` };
+  }
+  const axle = text.toLowerCase();
+  return axle === 'front' || axle === 'rear' ? { values: { axle } } : { fault: 'Type front or rear.' };
+}
+
 function parseCell(typed: string, column: SpecColumn, system: UnitSystem): Parsed {
   const { key, kind, label, example } = column;
   const text = typed.trim();
   switch (kind.is) {
+    case 'component':
+    case 'axle':
+      return parseChoice(text, column);
+    case 'ownName':
+      return { values: { [key]: text } };
     case 'words':
       return text === '' && kind.need ? { fault: `${label} is missing.` } : { values: { [key]: text } };
     case 'value':
@@ -223,10 +269,6 @@ function parseCell(typed: string, column: SpecColumn, system: UnitSystem): Parse
         : { fault: `Type a whole number, such as ${example}.` };
     case 'degrees':
       return parseDegrees(text, column);
-    case 'axle': {
-      const axle = text.toLowerCase();
-      return axle === 'front' || axle === 'rear' ? { values: { axle } } : { fault: 'Type front or rear.' };
-    }
   }
 }
 
@@ -268,15 +310,18 @@ export function parseCard(
     });
   }
   const fluids = sections['fluids'] ?? [];
-  (sections['grades'] ?? []).forEach(({ fluid }, index) => {
-    if (!fluids.some((row) => row['fluid'] === fluid))
-      faults[`grades/${index}/fluid`] = 'There is no such fluid above.';
+  (sections['grades'] ?? []).forEach((grade, index) => {
+    const fluid = grade['component'];
+    if (fluid !== undefined && !fluids.some((row) => row['component'] === fluid))
+      faults[`grades/${index}/component`] = 'There is no such fluid above.';
   });
   if (Object.keys(faults).length) return { faults };
   const { grades = [], ...others } = sections;
   const withGrades = fluids.map((row) => ({
     ...row,
-    grades: grades.filter(({ fluid }) => fluid === row['fluid']).map(({ fluid: _fluid, ...grade }) => grade),
+    grades: grades
+      .filter((grade) => grade['component'] === row['component'])
+      .map(({ component: _fluid, ...grade }) => grade),
   }));
   return { spec: { ...emptySpecCard(), ...others, fluids: withGrades } as unknown as SpecCardDto };
 }

@@ -12,6 +12,7 @@ import { useIsOneOf } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import { FleetFiles } from './FleetFiles.js';
 import { SiteRules } from './SiteRules.js';
+import { Unsettled } from './Unsettled.js';
 import { Crew } from './Crew.js';
 
 function Book({ book }: { book: BookDto }) {
@@ -69,6 +70,7 @@ export function SetupPage() {
           </Button>
         ) : null}
       </section>
+      {isLead ? <Unsettled /> : null}
       <section aria-label="House rules" style={{ marginTop: 32 }}>
         <h2>House rules</h2>
         <p className="soft" style={{ marginBottom: 8 }}>

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { SiteSettingsDto, WorkshopDto } from '@yugator/contracts';
+import type { SiteSettingsDto, UnsettledDto, WorkshopDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const siteQueries = {
@@ -8,6 +8,12 @@ export const siteQueries = {
       queryKey: ['site'],
       queryFn: ({ signal }) => get<SiteSettingsDto>('/site', signal),
       meta: { subjects: ['site'] },
+    }),
+  unsettled: () =>
+    queryOptions({
+      queryKey: ['site', 'unsettled'],
+      queryFn: ({ signal }) => get<UnsettledDto[]>('/unsettled-components', signal),
+      meta: { subjects: ['books', 'machines'] },
     }),
   workshop: () =>
     queryOptions({

@@ -53,7 +53,7 @@ export function dueLine(over: Partial<DueLineDto> = {}): DueLineDto {
     itemId: 'oil',
     itemName: 'Engine oil and filter',
     action: 'replace',
-    component: 'engine oil',
+    components: ['engineOil', 'engineOilFilter'],
     bookName: 'Verrick',
     state: 'overdue',
     consequence: 'ruin',

@@ -4,9 +4,14 @@ import { DEFAULT_RULES, usualFittings } from '@yugator/core';
 
 /** Three items of a mower: oil, air filter and blades. */
 export const ITEMS = [
-  { id: 'oil', name: 'Engine oil and filter', action: 'replace', component: 'engine oil' },
-  { id: 'air', name: 'Air filter: look at', action: 'inspect', component: 'air filter' },
-  { id: 'blades', name: 'Blades: sharpen and balance', action: 'sharpen', component: 'blades' },
+  {
+    id: 'oil',
+    name: 'Engine oil and filter',
+    action: 'replace',
+    components: ['engineOil', 'engineOilFilter'],
+  },
+  { id: 'air', name: 'Air filter: look at', action: 'inspect', components: ['airFilter'] },
+  { id: 'blades', name: 'Blades: sharpen and balance', action: 'sharpen', components: ['blades'] },
 ] as const;
 /** An item of the job as somebody left it. */
 export const item = (
@@ -58,7 +63,7 @@ export const job = (over: Partial<JobDto> = {}): JobDto => ({
     fittings: usualFittings('zeroTurn', 'gasoline'),
     spec: {
       ...emptySpecCard(),
-      fluids: [{ fluid: 'Engine oil', litresWithFilter: 2, litresWithoutFilter: 1.7, grades: [] }],
+      fluids: [{ component: 'engineOil', litresWithFilter: 2, litresWithoutFilter: 1.7, grades: [] }],
     },
   },
   needs: [{ ...KIT, itemId: 'oil', onHand: 0 }],

@@ -1,9 +1,9 @@
 import { underHood } from '../machineSetUp.js';
 import type { MachineSetUp } from '../machineSetUp.js';
+import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
 
-const AIR = /air filter|air element/i;
 const WHEN_TO_REPLACE: Record<MachineSetUp['rules']['airFilter'], string> = {
   condition: 'One that passes the look goes back: settle the item as kept.',
   cleanAndYearly: 'It is replaced whatever it looks like.',
@@ -18,8 +18,7 @@ const HOW_TO_CLEAN: Record<MachineSetUp['rules']['cleanPaper'], string> = {
 export const AIR_FILTER_REPLACE: Procedure = {
   key: 'airFilterReplace',
   name: 'Air filter: replace',
-  actions: ['replace'],
-  component: AIR,
+  does: workOn(['replace'], 'airFilter', 'safetyAirElement'),
   covers: ['airFilterClean', 'airFilterInspect'],
   steps: (setUp) => [
     step(
@@ -47,8 +46,7 @@ export const AIR_FILTER_REPLACE: Procedure = {
 export const AIR_FILTER_CLEAN: Procedure = {
   key: 'airFilterClean',
   name: 'Air filter: clean',
-  actions: ['clean'],
-  component: AIR,
+  does: workOn(['clean'], 'airFilter'),
   covers: ['airFilterInspect'],
   steps: (setUp) => [
     step('out', 'whileItDrains', 'Take the element out and look at it. Leave an inner element alone.', 2, {
@@ -72,8 +70,7 @@ export const AIR_FILTER_CLEAN: Procedure = {
 export const AIR_FILTER_INSPECT: Procedure = {
   key: 'airFilterInspect',
   name: 'Air filter: look at',
-  actions: ['inspect'],
-  component: AIR,
+  does: workOn(['inspect'], 'airFilter'),
   steps: (setUp) => [
     step('look', 'whileItDrains', 'Take the element out, hold it to the light, and put it back flat.', 4, {
       needs: underHood(setUp),
@@ -87,8 +84,7 @@ export const AIR_FILTER_INSPECT: Procedure = {
 export const PRE_FILTER: Procedure = {
   key: 'preFilter',
   name: 'Air pre-filter: wash',
-  actions: ['clean', 'replace'],
-  component: /pre-?filter|foam/i,
+  does: workOn(['clean', 'replace'], 'airPreFilter'),
   steps: (setUp) => [
     step(
       'wash',
@@ -111,8 +107,7 @@ export const PRE_FILTER: Procedure = {
 export const DUST_VALVE: Procedure = {
   key: 'dustValve',
   name: 'Air cleaner dust valve',
-  actions: ['clean'],
-  component: /dust valve/i,
+  does: workOn(['clean', 'inspect'], 'dustValve'),
   steps: () => [
     step('squeeze', 'whileItDrains', 'Squeeze the rubber valve open until no more dust falls out.', 1, {
       needs: ['safe', 'hoodOff'],

@@ -1,24 +1,17 @@
 import { USUAL_CHARGING } from '../../checks/battery.js';
 import { USUAL_EQUAL_WITHIN } from '../../checks/freePlay.js';
-import { torqueFigures, underHood } from '../machineSetUp.js';
-import type { MachineSetUp, MachineSpec } from '../machineSetUp.js';
+import type { Component } from '../../component/components.js';
+import { cardName, playsOf, torqueFigures, underHood } from '../machineSetUp.js';
+import type { CardPlay, MachineSetUp } from '../machineSetUp.js';
+import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
 import type { Measurement, Step } from '../step.js';
 
-function playOf({ spec }: MachineSetUp, name: RegExp) {
-  return spec.plays.find((play) => name.test(play.name)) ?? null;
-}
-
-function freePlayOf({
-  name: label,
-  low,
-  high,
-  equalWithin = null,
-}: MachineSpec['plays'][number]): Measurement {
+function freePlayOf({ name, component, low, high, equalWithin = null }: CardPlay): Measurement {
   return {
     kind: 'freePlay',
-    label,
+    label: cardName(name, component),
     low,
     high,
     equalWithin: equalWithin ?? USUAL_EQUAL_WITHIN,
@@ -34,43 +27,40 @@ function chargingOf({ spec }: MachineSetUp): Measurement {
   return { kind: 'charging', label: 'Charging voltage', low, high, idleLow, isUsual: !card };
 }
 
+const BELT_KINDS = ['fanBelt', 'driveBelt', 'deckBelt'] as const;
+
+function deflectionOf({ name, component, low, high }: CardPlay): Measurement {
+  return { kind: 'range', label: cardName(name, component), dimension: 'length', low, high };
+}
+
 export const BELTS: Procedure = {
   key: 'belts',
   name: 'Belts: look over',
-  actions: ['inspect', 'adjust'],
-  component: /belt/i,
-  steps(setUp) {
-    const play = playOf(setUp, /belt/i);
-    const measurement: Measurement | null = play && {
-      kind: 'range',
-      label: play.name,
-      dimension: 'length',
-      low: play.low,
-      high: play.high,
-    };
+  does: workOn(['inspect', 'adjust'], 'belts', ...BELT_KINDS),
+  steps(setUp, { components }) {
+    const asked = components.includes('belts') ? ['belts' as const, ...BELT_KINDS] : components;
+    const figures = playsOf(setUp, ...asked);
+    const deflection = (id: string, measurement: Measurement | null) =>
+      step(
+        id,
+        'whileItDrains',
+        'Press with the thumb half way between the pulleys and measure how far it gives.',
+        2,
+        { needs: underHood(setUp), measurement, tools: ['rule'] },
+      );
     return [
       step(
         'look',
         'whileItDrains',
         'Turn each belt and look for cracks, glazing and frayed edges. Spin the idlers.',
         4,
-        {
-          needs: underHood(setUp),
-          look: 'belt',
-          tools: ['torch'],
-        },
+        { needs: underHood(setUp), look: 'belt', tools: ['torch'] },
       ),
-      step(
-        'deflection',
-        'whileItDrains',
-        'Press with the thumb half way between the pulleys and measure how far it gives.',
-        2,
-        {
-          needs: underHood(setUp),
-          measurement,
-          tools: ['rule'],
-        },
-      ),
+      ...(figures.length
+        ? figures.map((play, index) =>
+            deflection(index === 0 ? 'deflection' : `deflection${index + 1}`, deflectionOf(play)),
+          )
+        : [deflection('deflection', null)]),
     ];
   },
 };
@@ -78,8 +68,7 @@ export const BELTS: Procedure = {
 export const BATTERY: Procedure = {
   key: 'battery',
   name: 'Battery: test',
-  actions: ['inspect'],
-  component: /battery/i,
+  does: workOn(['inspect'], 'battery'),
   steps: (setUp) => [
     step('rest', 'whileItDrains', 'Measure the voltage at rest, some hours after the last run.', 2, {
       needs: underHood(setUp),
@@ -104,8 +93,7 @@ export const BATTERY: Procedure = {
 export const BATTERY_CHARGE: Procedure = {
   key: 'batteryCharge',
   name: 'Battery: charge',
-  actions: ['charge'],
-  component: /battery/i,
+  does: workOn(['charge'], 'battery'),
   steps: () => [
     step(
       'rest',
@@ -127,8 +115,7 @@ export const BATTERY_CHARGE: Procedure = {
 export const BATTERY_CLEAN: Procedure = {
   key: 'batteryClean',
   name: 'Battery and terminals: clean',
-  actions: ['clean'],
-  component: /battery|terminal/i,
+  does: workOn(['clean'], 'battery', 'batteryTerminals'),
   steps: () => [
     step(
       'clean',
@@ -152,10 +139,9 @@ export const BATTERY_CLEAN: Procedure = {
 export const FREE_PLAY: Procedure = {
   key: 'freePlay',
   name: 'Brake free play',
-  actions: ['inspect', 'adjust'],
-  component: /brakes?( |$|,)/i,
+  does: workOn(['inspect', 'adjust'], 'brakePedals'),
   steps(setUp) {
-    const play = playOf(setUp, /pedal|brake/i);
+    const [play] = playsOf(setUp, 'brakePedals');
     return [
       step(
         'measure',
@@ -165,7 +151,7 @@ export const FREE_PLAY: Procedure = {
         {
           cautions: ['brakes'],
           tools: ['rule'],
-          measurement: play && freePlayOf(play),
+          measurement: play ? freePlayOf(play) : null,
         },
       ),
       step('try', 'functionChecks', 'Drive a few yards and brake: it stops straight.', 2, {
@@ -176,8 +162,12 @@ export const FREE_PLAY: Procedure = {
   },
 };
 
-function tyreSteps({ spec }: MachineSetUp, component: string): Step[] {
-  const wanted = spec.tyres.filter(({ axle }) => !/rear/i.test(component) || axle === 'rear');
+const AXLE_TYRES = { front: 'frontTyres', rear: 'rearTyres' } as const;
+
+function tyreSteps({ spec }: MachineSetUp, components: readonly Component[]): Step[] {
+  const isAsked = (axle: 'front' | 'rear') =>
+    components.includes('tyres') || components.includes(AXLE_TYRES[axle]);
+  const wanted = spec.tyres.filter(({ axle }) => isAsked(axle));
   const common = {
     cautions: ['tyreBursts'],
     tools: ['tyre gauge', 'pump or compressor'],
@@ -211,39 +201,58 @@ function tyreSteps({ spec }: MachineSetUp, component: string): Step[] {
 export const TYRES: Procedure = {
   key: 'tyres',
   name: 'Tyre pressures',
-  actions: ['inspect', 'adjust'],
-  component: /tyres?|^wheels$/i,
-  steps: (setUp, { component }) => tyreSteps(setUp, component),
+  does: workOn(['inspect', 'adjust'], 'tyres', 'frontTyres', 'rearTyres'),
+  steps: (setUp, { components }) => tyreSteps(setUp, components),
 };
 
-export const BOLTS: Procedure = {
-  key: 'bolts',
-  name: 'Bolts: to torque',
-  actions: ['tighten'],
-  component: /bolts?|nuts?/i,
-  alsoNamed: /wheel (bolts|nuts)/i,
-  steps: (setUp, { component, name }) => [
-    step(
-      'torque',
-      'whileItDrains',
-      'Crosswise, with the torque wrench; front and rear differ. Count how many moved: that number decides the next interval.',
-      8,
-      {
-        tools: ['torque wrench', 'sockets'],
-        rule: 'torque',
-        measurement: { kind: 'bolts', label: 'Loose bolts' },
-        figures: torqueFigures(setUp, /loader/i.test(`${component} ${name}`) ? /loader/i : /wheel/i),
-      },
-    ),
-  ],
-};
+/** Tightens one kind of fastener to the figures that the card gives for it. */
+function bolts(key: string, name: string, component: Component, words: string): Procedure {
+  return {
+    key,
+    name,
+    does: workOn(['tighten', 'inspect'], component),
+    steps: (setUp) => [
+      step(
+        'torque',
+        'whileItDrains',
+        `${words} Count how many moved: that number decides the next interval.`,
+        8,
+        {
+          tools: ['torque wrench', 'sockets'],
+          rule: 'torque',
+          measurement: { kind: 'bolts', label: 'Loose bolts' },
+          figures: torqueFigures(setUp, component),
+        },
+      ),
+    ],
+  };
+}
+
+export const WHEEL_NUTS = bolts(
+  'wheelNuts',
+  'Wheel nuts and bolts: to torque',
+  'wheelNuts',
+  'Crosswise, with the torque wrench; front and rear differ.',
+);
+
+export const LOADER_BOLTS = bolts(
+  'loaderBolts',
+  'Loader bolts: to torque',
+  'loaderBolts',
+  'Both sides of the loader, with the torque wrench; front and rear differ.',
+);
+
+export const FRAME_BOLTS = bolts(
+  'frameBolts',
+  'Frame bolts: to torque',
+  'frameBolts',
+  'Go round the frame with the torque wrench, and look at the welds.',
+);
 
 export const SAFETY_START: Procedure = {
   key: 'safetyStart',
   name: 'Safety-start switches',
-  actions: ['inspect'],
-  component: /safety.?start|walk.?round/i,
-  alsoNamed: /safety.?start/i,
+  does: workOn(['inspect'], 'safetyStart', 'wholeMachine'),
   steps: () => [
     step(
       'try',
@@ -261,8 +270,7 @@ export const SAFETY_START: Procedure = {
 export const VALVES: Procedure = {
   key: 'valves',
   name: 'Valve clearance',
-  actions: ['adjust', 'inspect'],
-  component: /valves?/i,
+  does: workOn(['adjust', 'inspect'], 'valves'),
   steps: () => [
     step(
       'set',

@@ -1,34 +1,37 @@
 import { fluidNeed, underHood } from '../machineSetUp.js';
+import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
 
 export const COOLING: Procedure = {
   key: 'cooling',
-  name: 'Cooling: fins, screen, level',
-  actions: ['inspect', 'clean'],
-  component: /cooling|fins|radiator screen/i,
-  steps: (setUp) => [
+  name: 'Cooling: fins and screen',
+  does: workOn(['inspect', 'clean'], 'radiatorScreen', 'coolingFins'),
+  steps: () => [
     step('blow', 'cleanDown', 'Blow screen, fins and radiator out, against the way the air goes.', 4, {
       needs: [],
       cautions: ['compressedAir'],
       tools: ['blower', 'goggles'],
     }),
-    ...(setUp.cooling === 'liquid'
-      ? [
-          step('level', 'makeSafe', 'Read the coolant at the reservoir, the engine cold.', 1, {
-            cautions: ['hotCoolant'],
-          }),
-        ]
-      : []),
+  ],
+};
+
+export const COOLANT_LEVEL: Procedure = {
+  key: 'coolantLevel',
+  name: 'Coolant: level',
+  does: workOn(['inspect'], 'coolant'),
+  steps: () => [
+    step('level', 'makeSafe', 'Read the coolant at the reservoir, the engine cold.', 1, {
+      cautions: ['hotCoolant'],
+    }),
   ],
 };
 
 export const HOSES: Procedure = {
   key: 'hoses',
   name: 'Hoses and clamps: look over',
-  actions: ['inspect'],
-  component: /hoses|hydraulics/i,
-  steps: (setUp, { component }) => [
+  does: workOn(['inspect'], 'radiatorHoses', 'intakeHoses'),
+  steps: (setUp) => [
     step(
       'look',
       'whileItDrains',
@@ -38,8 +41,23 @@ export const HOSES: Procedure = {
         needs: underHood(setUp),
         look: 'hose',
         tools: ['screwdriver', 'torch'],
-        cautions: /hydraulic/i.test(component) ? ['hydraulicPressure'] : ['hotCoolant'],
+        cautions: ['hotCoolant'],
       },
+    ),
+  ],
+};
+
+export const HYDRAULIC_HOSES: Procedure = {
+  key: 'hydraulicHoses',
+  name: 'Hydraulic hoses and cylinders: look over',
+  does: workOn(['inspect'], 'hydraulicHoses', 'loaderHydraulics'),
+  steps: () => [
+    step(
+      'look',
+      'whileItDrains',
+      'Look along every hose and cylinder, engine off, nothing raised. Never feel for a leak with the hand: use a card.',
+      8,
+      { look: 'hose', tools: ['card', 'torch'], cautions: ['hydraulicPressure'] },
     ),
   ],
 };
@@ -47,8 +65,7 @@ export const HOSES: Procedure = {
 export const HOSES_REPLACE: Procedure = {
   key: 'hosesReplace',
   name: 'Radiator hoses: replace',
-  actions: ['replace'],
-  component: /hoses/i,
+  does: workOn(['replace'], 'radiatorHoses'),
   covers: ['hoses'],
   steps: () => [
     step(
@@ -69,8 +86,7 @@ export const HOSES_REPLACE: Procedure = {
 export const COOLANT_CHANGE: Procedure = {
   key: 'coolantChange',
   name: 'Coolant: change',
-  actions: ['replace'],
-  component: /^coolant/i,
+  does: workOn(['replace'], 'coolant'),
   steps: (setUp) => [
     step(
       'drain',
@@ -84,7 +100,8 @@ export const COOLANT_CHANGE: Procedure = {
         wait: 'draining',
         fluid: 'coolant',
         tools: ['drain pan'],
-        drains: fluidNeed(setUp, /coolant/i, false),
+        vessel: 'pan',
+        drains: fluidNeed(setUp, 'coolant', false),
       },
     ),
     step(
@@ -95,7 +112,7 @@ export const COOLANT_CHANGE: Procedure = {
       {
         needs: ['safe', 'hoodOff'],
         fluid: 'coolant',
-        fills: fluidNeed(setUp, /coolant/i, false),
+        fills: fluidNeed(setUp, 'coolant', false),
         tools: ['funnel'],
       },
     ),

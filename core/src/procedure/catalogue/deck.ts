@@ -1,6 +1,7 @@
 import { USUAL_DECK, USUAL_TIPS_WITHIN } from '../../checks/deckLevel.js';
 import { torqueFigures } from '../machineSetUp.js';
 import type { MachineSetUp } from '../machineSetUp.js';
+import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
 import type { Measurement } from '../step.js';
@@ -25,9 +26,7 @@ function tipsOf({ spec }: MachineSetUp): Measurement {
 export const DECK_CLEAN: Procedure = {
   key: 'deckClean',
   name: 'Deck: clean',
-  actions: ['clean'],
-  component: /^deck/i,
-  alsoNamed: /deck: clean/i,
+  does: workOn(['clean'], 'deck'),
   steps: () => [
     step('above', 'cleanDown', 'Blow the top of the deck clean, also under the belt guards.', 4, {
       tools: ['blower'],
@@ -44,8 +43,7 @@ export const DECK_CLEAN: Procedure = {
 export const BLADES: Procedure = {
   key: 'blades',
   name: 'Blades: sharpen and balance',
-  actions: ['sharpen', 'replace', 'inspect'],
-  component: /^blades?$/i,
+  does: workOn(['sharpen', 'replace', 'inspect'], 'blades'),
   steps: (setUp) => [
     step(
       'look',
@@ -91,7 +89,7 @@ export const BLADES: Procedure = {
         cautions: ['blades'],
         tools: ['torque wrench'],
         rule: 'torque',
-        figures: torqueFigures(setUp, /blade/i),
+        figures: torqueFigures(setUp, 'bladeBolts'),
       },
     ),
   ],
@@ -100,8 +98,7 @@ export const BLADES: Procedure = {
 export const DECK_LEVEL: Procedure = {
   key: 'deckLevel',
   name: 'Deck: level',
-  actions: ['adjust'],
-  component: /^deck/i,
+  does: workOn(['adjust'], 'deck'),
   steps: (setUp) => [
     step(
       'tyres',

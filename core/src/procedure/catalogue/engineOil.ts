@@ -1,22 +1,20 @@
-import type { MachineSetUp, OilDrain, WorkItem } from '../machineSetUp.js';
+import type { Component } from '../../component/components.js';
+import type { MachineSetUp, OilDrain } from '../machineSetUp.js';
 import { fluidNeed, toolsFor, torqueFigures } from '../machineSetUp.js';
+import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
-import { afterHands, step } from '../step.js';
+import { afterAll, step } from '../step.js';
 import type { Step } from '../step.js';
 
-const FLUID = 'engine oil';
-const OIL_COMPONENT = /engine oil/i;
-const FILTER_COMPONENT = /^(engine )?oil filter/i;
+const FLUID = 'engineOil';
 
-function isOilChange({ action, component }: WorkItem): boolean {
-  return action === 'replace' && OIL_COMPONENT.test(component);
+/** Whether the job replaces a component. */
+function replaces({ items }: MachineSetUp, component: Component): boolean {
+  return items.some(({ action, components }) => action === 'replace' && components.includes(component));
 }
 
-function changesFilter({ items, fittings }: MachineSetUp): boolean {
-  const asked = items.some(
-    (item) => (isOilChange(item) && /filter/i.test(item.name)) || FILTER_COMPONENT.test(item.component),
-  );
-  return asked && fittings.oilFilter !== 'none';
+function changesFilter(setUp: MachineSetUp): boolean {
+  return replaces(setUp, 'engineOilFilter') && setUp.fittings.oilFilter !== 'none';
 }
 
 const TIGHTNESS: Record<MachineSetUp['rules']['filterTightness'], string> = {
@@ -82,10 +80,10 @@ const DRAIN_TOOLS: Record<OilDrain, readonly string[]> = {
 
 function drainSteps(setUp: MachineSetUp): Step[] {
   const way = drainWith(setUp);
-  const drains = fluidNeed(setUp, /engine oil/i, changesFilter(setUp));
+  const drains = fluidNeed(setUp, FLUID, changesFilter(setUp));
   const { oilDrain } = setUp.fittings;
   const opening = OPENING[oilDrain === 'extractor' || oilDrain === 'cartridge' ? 'plug' : oilDrain];
-  const wait = { handsOff: 8, wait: 'draining', fluid: FLUID, rule: 'drain', drains } as const;
+  const wait = { handsOff: 8, wait: 'draining', fluid: FLUID, rule: 'drain', drains, vessel: 'pan' } as const;
   const open = step(
     'drain',
     'startDraining',
@@ -95,7 +93,7 @@ function drainSteps(setUp: MachineSetUp): Step[] {
       ...wait,
       needs: ['safe', 'warm'],
       cautions: ['hotOil', 'usedOil'],
-      tools: ['drain pan', 'rags', ...toolsFor(setUp, /sump|drain/i, DRAIN_TOOLS[oilDrain])],
+      tools: ['drain pan', 'rags', ...toolsFor(setUp, 'engineDrainPlug', DRAIN_TOOLS[oilDrain])],
     },
   );
   const extract = step(
@@ -103,10 +101,16 @@ function drainSteps(setUp: MachineSetUp): Step[] {
     'startDraining',
     'Pull the dipstick, push the extractor tube down to the bottom, and pump.',
     3,
-    { ...wait, needs: ['safe', 'warm'], cautions: ['hotOil', 'usedOil'], tools: ['oil extractor'] },
+    {
+      ...wait,
+      vessel: 'extractor',
+      needs: ['safe', 'warm'],
+      cautions: ['hotOil', 'usedOil'],
+      tools: ['oil extractor'],
+    },
   );
   if (way === 'extractor') return [extract];
-  if (way === 'extractorThenPlug') return [extract, { ...open, handsOff: 4, drains: null }];
+  if (way === 'extractorThenPlug') return [extract, { ...open, handsOff: 4, drains: null, vessel: null }];
   return [open];
 }
 
@@ -129,13 +133,13 @@ function closeStep(setUp: MachineSetUp): Step {
       tools: ['new sealing washer', 'torque wrench'],
       fluid: FLUID,
       rule: 'torque',
-      figures: torqueFigures(setUp, /drain|sump/i),
+      figures: torqueFigures(setUp, 'engineDrainPlug'),
     },
   );
 }
 
 function refillSteps(setUp: MachineSetUp): Step[] {
-  const fills = fluidNeed(setUp, /engine oil/i, changesFilter(setUp));
+  const fills = fluidNeed(setUp, FLUID, changesFilter(setUp));
   return [
     step(
       'pour',
@@ -159,7 +163,7 @@ function refillSteps(setUp: MachineSetUp): Step[] {
       'topUp',
       'Read the dipstick as this machine wants it, screwed in or resting on the threads. Add in small amounts; never over the mark.',
       3,
-      { look: 'engineOil', fills, rule: 'fillTarget', fluid: FLUID },
+      { look: 'engineOil', fills, rule: 'fillTarget', fluid: FLUID, continues: 'pour' },
     ),
     step(
       'label',
@@ -202,9 +206,8 @@ function cartridgeSteps(setUp: MachineSetUp): Step[] {
 export const ENGINE_OIL: Procedure = {
   key: 'engineOil',
   name: 'Engine oil',
-  actions: ['replace'],
-  component: OIL_COMPONENT,
-  steps(setUp, item) {
+  does: workOn(['replace'], 'engineOil'),
+  steps(setUp) {
     const clean = step(
       'clean',
       'cleanDown',
@@ -217,38 +220,32 @@ export const ENGINE_OIL: Procedure = {
         needs: [],
       },
     );
-    if (drainWith(setUp) === 'cartridge') return [clean, ...cartridgeSteps(setUp)];
-    const withFilter = /filter/i.test(item.name) && setUp.fittings.oilFilter !== 'none';
+    const way = drainWith(setUp);
+    if (way === 'cartridge') return [clean, ...cartridgeSteps(setUp)];
     const drains = drainSteps(setUp);
     const drained = drains.at(-1)?.id ?? 'drain';
-    const [off, on] = oilFilterSteps(setUp);
-    return [
-      clean,
-      ...drains,
-      ...(withFilter && off ? [{ ...off, after: afterHands(drained) }] : []),
-      ...(drainWith(setUp) === 'extractor'
-        ? []
-        : [{ ...closeStep(setUp), after: [{ id: drained, link: 'finish' as const }] }]),
-      ...(withFilter && on
-        ? [
-            {
-              ...on,
-              after: [
-                { id: 'filterOff', link: 'finish' as const },
-                { id: drained, link: 'finish' as const },
-              ],
-            },
-          ]
-        : []),
-      ...refillSteps(setUp),
-    ];
+    const closes = way === 'extractor' ? [] : [{ ...closeStep(setUp), after: afterAll(drained) }];
+    return [clean, ...drains, ...closes, ...refillSteps(setUp)];
   },
 };
 
 export const OIL_FILTER: Procedure = {
   key: 'oilFilter',
   name: 'Engine oil filter',
-  actions: ['replace'],
-  component: FILTER_COMPONENT,
-  steps: oilFilterSteps,
+  does: workOn(['replace'], 'engineOilFilter'),
+  steps(setUp) {
+    // A cartridge is filter and oil in one, and some engines have no filter: then the oil change is all.
+    const isNone = setUp.fittings.oilFilter === 'none' || drainWith(setUp) === 'cartridge';
+    if (!isNone || !replaces(setUp, 'engineOil')) return oilFilterSteps(setUp);
+    const isALineOfItsOwn = setUp.items.some(
+      ({ components }) => components.includes('engineOilFilter') && !components.includes('engineOil'),
+    );
+    return isALineOfItsOwn
+      ? [
+          step('none', 'finish', 'By its card this engine has no filter to change: nothing is done.', 1, {
+            needs: [],
+          }),
+        ]
+      : [];
+  },
 };

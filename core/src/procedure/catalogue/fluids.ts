@@ -1,12 +1,15 @@
+import type { Component } from '../../component/components.js';
 import type { MachineSetUp } from '../machineSetUp.js';
 import { fluidNeed, torqueFigures } from '../machineSetUp.js';
+import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { afterAll, afterHands, step } from '../step.js';
 import type { Step } from '../step.js';
 
 interface Way {
-  readonly fluid: string;
-  readonly onCard: RegExp;
+  readonly fluid: Component;
+  /** what its drain is closed with; null where the filters or the covers are the drain */
+  readonly plug: Component | null;
   readonly needs: Step['needs'];
   readonly cautions: Step['cautions'];
   readonly drain: string;
@@ -19,7 +22,7 @@ interface Way {
 
 /** Drain, filter, fill and read: the way of every oil but the engine's. */
 function change(setUp: MachineSetUp, way: Way): Step[] {
-  const need = fluidNeed(setUp, way.onCard, way.filter !== null);
+  const need = fluidNeed(setUp, way.fluid, way.filter !== null);
   const { fluid, needs, cautions } = way;
   return [
     step('drain', 'startDraining', way.drain, 5, {
@@ -28,6 +31,7 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
       handsOff: way.drips,
       wait: 'draining',
       fluid,
+      vessel: 'pan',
       drains: need,
       tools: ['drain pan', 'wrench for the drain plug'],
     }),
@@ -48,7 +52,7 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
       after: afterAll('drain', ...(way.filter ? ['filter'] : [])),
       tools: ['torque wrench'],
       rule: 'torque',
-      figures: torqueFigures(setUp, new RegExp(fluid, 'i')),
+      figures: way.plug ? torqueFigures(setUp, way.plug) : [],
     }),
     step('fill', 'firstPour', way.fill, 6, {
       needs,
@@ -70,12 +74,11 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
 export const HYDRO_OIL: Procedure = {
   key: 'hydroOil',
   name: 'Hydro oil and filters',
-  actions: ['replace'],
-  component: /hydro oil/i,
+  does: workOn(['replace'], 'hydroOil', 'hydroFilters'),
   steps: (setUp) =>
     change(setUp, {
-      fluid: 'hydro',
-      onCard: /hydro/i,
+      fluid: 'hydroOil',
+      plug: null,
       needs: ['safe', 'warm', 'deckRaised'],
       cautions: ['raisedDeck', 'hotOil'],
       drain: 'Clean round both units. Filters off on both sides and let them run out.',
@@ -89,13 +92,15 @@ export const HYDRO_OIL: Procedure = {
 export const TRANSMISSION_OIL: Procedure = {
   key: 'transmissionOil',
   name: 'Transmission oil, strainer and filter',
-  actions: ['replace'],
-  component: /^transmission oil|^transaxle/i,
+  does: [
+    ...workOn(['replace'], 'transmissionOil', 'transmissionStrainer'),
+    ...workOn(['clean'], 'transmissionStrainer'),
+  ],
   covers: ['transmissionFilter'],
   steps: (setUp) =>
     change(setUp, {
-      fluid: 'transmission',
-      onCard: /transmission|transaxle/i,
+      fluid: 'transmissionOil',
+      plug: 'transmissionPlugs',
       needs: ['safe', 'warm'],
       cautions: ['hotOil', 'hydraulicPressure'],
       drain: 'Pan under the lowest plugs. Open all of them, then the fill cap.',
@@ -112,8 +117,7 @@ export const TRANSMISSION_OIL: Procedure = {
 export const TRANSMISSION_FILTER: Procedure = {
   key: 'transmissionFilter',
   name: 'Transmission filter',
-  actions: ['replace'],
-  component: /^transmission filter/i,
+  does: workOn(['replace'], 'transmissionFilter'),
   steps: () => [
     step(
       'change',
@@ -123,11 +127,11 @@ export const TRANSMISSION_FILTER: Procedure = {
       {
         cautions: ['hotOil', 'hydraulicPressure'],
         tools: ['oil filter wrench', 'drain pan'],
-        fluid: 'transmission',
+        fluid: 'transmissionOil',
       },
     ),
     step('read', 'topUp', 'Raise and lower a few times, read the level on level ground and top up.', 3, {
-      fluid: 'transmission',
+      fluid: 'transmissionOil',
     }),
   ],
 };
@@ -135,12 +139,11 @@ export const TRANSMISSION_FILTER: Procedure = {
 export const FRONT_AXLE_OIL: Procedure = {
   key: 'frontAxleOil',
   name: 'Front axle oil',
-  actions: ['replace'],
-  component: /front axle oil|differential/i,
+  does: workOn(['replace'], 'frontAxleOil'),
   steps: (setUp) =>
     change(setUp, {
-      fluid: 'front axle',
-      onCard: /front axle|differential/i,
+      fluid: 'frontAxleOil',
+      plug: 'frontAxlePlugs',
       needs: ['safe'],
       cautions: [],
       drain: 'Open the plugs on both sides and the middle, and the breather.',
@@ -151,11 +154,46 @@ export const FRONT_AXLE_OIL: Procedure = {
     }),
 };
 
+export const TRANSAXLE_OIL: Procedure = {
+  key: 'transaxleOil',
+  name: 'Transaxle oil',
+  does: workOn(['replace'], 'transaxleOil'),
+  steps: (setUp) =>
+    change(setUp, {
+      fluid: 'transaxleOil',
+      plug: 'transaxlePlug',
+      needs: ['safe', 'warm'],
+      cautions: ['hotOil'],
+      drain: 'Fill plug of the transaxle out first, then the drain plug, over the pan.',
+      drips: 15,
+      filter: null,
+      fill: 'Fill slowly to the mark or to the hole, the machine level.',
+      read: 'Drive a few yards, read again on level ground and top up.',
+    }),
+};
+
+export const FRONT_DIFFERENTIAL_OIL: Procedure = {
+  key: 'frontDifferentialOil',
+  name: 'Front differential oil',
+  does: workOn(['replace'], 'frontDifferentialOil'),
+  steps: (setUp) =>
+    change(setUp, {
+      fluid: 'frontDifferentialOil',
+      plug: 'frontDifferentialPlug',
+      needs: ['safe'],
+      cautions: [],
+      drain: 'Fill plug of the front differential out first, then its drain plug, over the pan.',
+      drips: 12,
+      filter: null,
+      fill: 'Fill through the level hole until it runs out.',
+      read: 'Wait, and fill again until it stands at the hole.',
+    }),
+};
+
 export const HYDRAULIC_FILTERS: Procedure = {
   key: 'hydraulicFilters',
   name: 'Hydraulic filters',
-  actions: ['replace'],
-  component: /hydraulic filter/i,
+  does: workOn(['replace'], 'hydraulicFilters'),
   steps: () => [
     step(
       'change',
@@ -166,14 +204,14 @@ export const HYDRAULIC_FILTERS: Procedure = {
         needs: ['safe', 'bedUp'],
         cautions: ['raisedBed', 'hydraulicPressure'],
         tools: ['oil filter wrench', 'drain pan'],
-        fluid: 'hydraulic',
+        fluid: 'hydraulicOil',
       },
     ),
     step('leaks', 'leakCheck', 'Raise and lower the bed a few times and look for drips from a distance.', 3, {
       cautions: ['hydraulicPressure'],
     }),
     step('read', 'topUp', 'Bed down, level ground: read the hydraulic level and top up.', 3, {
-      fluid: 'hydraulic',
+      fluid: 'hydraulicOil',
     }),
   ],
 };

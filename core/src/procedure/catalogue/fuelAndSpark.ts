@@ -1,9 +1,8 @@
 import { toolsFor, torqueFigures } from '../machineSetUp.js';
 import type { MachineSetUp } from '../machineSetUp.js';
+import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
-
-const FUEL = /fuel filter/i;
 
 /** Under the hood of a tractor, behind the battery; within reach elsewhere. */
 function reach({ machineClass }: MachineSetUp) {
@@ -17,8 +16,7 @@ const BLEED = 'Open the bleed screw, turn the pump by hand until fuel comes with
 export const FUEL_FILTER_REPLACE: Procedure = {
   key: 'fuelFilterReplace',
   name: 'Fuel filter: replace',
-  actions: ['replace'],
-  component: FUEL,
+  does: workOn(['replace'], 'fuelFilter'),
   covers: ['fuelFilterClean'],
   steps(setUp) {
     const needs = reach(setUp);
@@ -57,8 +55,7 @@ export const FUEL_FILTER_REPLACE: Procedure = {
 export const FUEL_FILTER_CLEAN: Procedure = {
   key: 'fuelFilterClean',
   name: 'Fuel filter: clean, bleed',
-  actions: ['clean'],
-  component: FUEL,
+  does: workOn(['clean'], 'fuelFilter'),
   steps: (setUp) => [
     step(
       'bowl',
@@ -115,7 +112,7 @@ function plugsOut(setUp: MachineSetUp, rule = '') {
       cautions: ['hotEngine'],
       look: 'sparkPlug',
       rule: 'plugs',
-      tools: toolsFor(setUp, /plug/i, PLUG_TOOLS),
+      tools: toolsFor(setUp, 'sparkPlugs', PLUG_TOOLS),
     },
   );
 }
@@ -126,15 +123,14 @@ function plugsIn(setUp: MachineSetUp, text: string) {
     measurement: gapOf(setUp),
     rule: 'torque',
     tools: ['torque wrench', 'feeler gauge'],
-    figures: torqueFigures(setUp, /spark plug/i),
+    figures: torqueFigures(setUp, 'sparkPlugs'),
   });
 }
 
 export const PLUGS_REPLACE: Procedure = {
   key: 'plugsReplace',
   name: 'Spark plugs: replace',
-  actions: ['replace'],
-  component: /spark plug/i,
+  does: workOn(['replace'], 'sparkPlugs'),
   covers: ['plugsInspect'],
   steps: (setUp) => [
     plugsOut(setUp, WHEN_TO_REPLACE[setUp.rules.plugs]),
@@ -148,8 +144,7 @@ export const PLUGS_REPLACE: Procedure = {
 export const PLUGS_INSPECT: Procedure = {
   key: 'plugsInspect',
   name: 'Spark plugs: look at, set gap',
-  actions: ['inspect', 'clean'],
-  component: /spark plug/i,
+  does: workOn(['inspect', 'clean'], 'sparkPlugs'),
   steps: (setUp) => [
     plugsOut(setUp),
     plugsIn(setUp, 'Measure and set the gap, and put them back: threads by hand, then to the figure.'),

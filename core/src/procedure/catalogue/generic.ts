@@ -5,8 +5,8 @@ import { step } from '../step.js';
 export const BY_THE_BOOK: Procedure = {
   key: 'byTheBook',
   name: 'By the book',
-  actions: ['replace', 'clean', 'inspect', 'grease', 'sharpen', 'adjust', 'tighten', 'charge'],
-  component: /./,
+  does: [],
+  isOfEachItem: true,
   steps: (_setUp, { name }) => [
     step('do', 'whileItDrains', `${name}: as its book says.`, 10, {
       cautions: ['machineMoves'],

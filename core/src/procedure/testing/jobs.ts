@@ -1,22 +1,23 @@
+import type { Component } from '../../component/components.js';
 import { DEFAULT_RULES } from '../../rules/houseRules.js';
 import type { Action } from '../../schedule/item.js';
 import { usualFittings } from '../machineSetUp.js';
 import type { MachineSetUp, MachineSpec, WorkItem } from '../machineSetUp.js';
 
-export function work(name: string, action: Action, component: string): WorkItem {
-  return { id: name, name, action, component };
+export function work(name: string, action: Action, ...components: Component[]): WorkItem {
+  return { id: name, name, action, components };
 }
 
 export const MOWER_SPEC: MachineSpec = {
-  fluids: [{ fluid: 'Engine oil', litresWithFilter: 2, litresWithoutFilter: 1.7, grades: [] }],
+  fluids: [{ component: 'engineOil', litresWithFilter: 2, litresWithoutFilter: 1.7, grades: [] }],
   torques: [
-    { fastener: 'Spark plugs', low: 20, high: 20 },
-    { fastener: 'Blade bolts', low: 68, high: 81 },
+    { component: 'sparkPlugs', fastener: '', low: 20, high: 20 },
+    { component: 'bladeBolts', fastener: 'Blade bolts', low: 68, high: 81 },
   ],
   plugs: [{ type: '5/8 in', gap: 0.762 }],
   tyres: [{ axle: 'rear', low: 69, high: 83, sidewallMaximum: 97 }],
-  plays: [{ name: 'Deck belt', low: 10, high: 13 }],
-  fittings: [{ name: 'Axle pivot', where: 'left', strokes: 3 }],
+  plays: [{ component: 'deckBelt', name: 'Deck belt', low: 10, high: 13 }],
+  fittings: [{ component: 'axles', name: 'Axle pivot', where: 'left', strokes: 3 }],
   decks: [],
   charging: [],
   tools: [],
@@ -24,34 +25,41 @@ export const MOWER_SPEC: MachineSpec = {
 
 /** A whole year of a riding mower. */
 export const ANNUAL_MOWER: readonly WorkItem[] = [
-  work('Engine oil and filter', 'replace', 'engine oil'),
-  work('Grease axle pivot, spindles and wheels', 'grease', 'axle and wheels'),
-  work('Deck: clean, grease spindles', 'grease', 'deck spindles'),
+  work('Engine oil and filter', 'replace', 'engineOil', 'engineOilFilter'),
+  work('Grease axle pivot, spindles and wheels', 'grease', 'axles', 'wheelHubs'),
+  work('Deck: clean', 'clean', 'deck'),
+  work('Deck: grease spindles', 'grease', 'deckSpindles'),
   work('Blades: sharpen and balance', 'sharpen', 'blades'),
-  work('Air pre-filter: wash', 'clean', 'air pre-filter'),
-  work('Air filter: look at', 'inspect', 'air filter'),
-  work('Air filter: replace', 'replace', 'air filter'),
-  work('Fuel filter: replace', 'replace', 'fuel filter'),
-  work('Spark plugs: replace', 'replace', 'spark plugs'),
-  work('Belts, battery and cooling fins: look over', 'inspect', 'belts, battery and fins'),
+  work('Air pre-filter: wash', 'clean', 'airPreFilter'),
+  work('Air filter: look at', 'inspect', 'airFilter'),
+  work('Air filter: replace', 'replace', 'airFilter'),
+  work('Fuel filter: replace', 'replace', 'fuelFilter'),
+  work('Spark plugs: replace', 'replace', 'sparkPlugs'),
+  work('Belts, battery and cooling fins: look over', 'inspect', 'belts', 'battery', 'coolingFins'),
   work('Deck: level', 'adjust', 'deck'),
   work('Battery: charge in storage', 'charge', 'battery'),
   work('Tyre pressures', 'inspect', 'tyres'),
-  work('Wheel bolts', 'tighten', 'wheel bolts'),
-  work('Safety-start switches', 'inspect', 'safety-start switches'),
+  work('Wheel bolts', 'tighten', 'wheelNuts'),
+  work('Safety-start switches', 'inspect', 'safetyStart'),
 ];
 
 /** A whole year of a diesel tractor. */
 export const ANNUAL_TRACTOR: readonly WorkItem[] = [
-  work('Engine oil and filter', 'replace', 'engine oil'),
-  work('Transmission oil, strainer and filter', 'replace', 'transmission oil'),
-  work('Transmission filter', 'replace', 'transmission filter'),
-  work('Front axle oil', 'replace', 'front axle oil'),
-  work('Fuel filter: clean, bleed', 'clean', 'fuel filter'),
-  work('Fan belt, brake free play, battery', 'inspect', 'belt, brakes and battery'),
-  work('Primary air element: replace', 'replace', 'primary air element'),
+  work('Engine oil and filter', 'replace', 'engineOil', 'engineOilFilter'),
+  work(
+    'Transmission oil, strainer and filter',
+    'replace',
+    'transmissionOil',
+    'transmissionStrainer',
+    'transmissionFilter',
+  ),
+  work('Transmission filter', 'replace', 'transmissionFilter'),
+  work('Front axle oil', 'replace', 'frontAxleOil'),
+  work('Fuel filter: clean, bleed', 'clean', 'fuelFilter'),
+  work('Fan belt, brake free play, battery', 'inspect', 'fanBelt', 'brakePedals', 'battery'),
+  work('Primary air element: replace', 'replace', 'airFilter'),
   work('Coolant: change', 'replace', 'coolant'),
-  work('Radiator hoses and clamps: look over', 'inspect', 'radiator hoses'),
+  work('Radiator hoses and clamps: look over', 'inspect', 'radiatorHoses'),
 ];
 
 export function setUp(items: readonly WorkItem[], over: Partial<MachineSetUp> = {}): MachineSetUp {

@@ -173,6 +173,17 @@ function override({ pick, chance }: Dice, itemId: string, triggers: readonly Tri
 }
 
 /** A machine with an arbitrary past, seasons and books, the same for the same seed. */
+/** What lines are done to: one component, several, something else, and words of an older version. */
+const SUBJECTS: readonly Pick<ScheduleItem, 'components' | 'oldWords'>[] = [
+  { components: ['engineOil'], oldWords: '' },
+  { components: ['engineOilFilter'], oldWords: '' },
+  { components: ['engineOil', 'engineOilFilter'], oldWords: '' },
+  { components: ['airFilter'], oldWords: '' },
+  { components: ['loaderBolts'], oldWords: '' },
+  { components: ['other'], oldWords: '' },
+  { components: [], oldWords: 'beacon glass' },
+];
+
 export function randomMachine(seed: number): RandomMachine {
   const own = dice(seed);
   const { whole, pick, chance } = own;
@@ -206,7 +217,7 @@ export function randomMachine(seed: number): RandomMachine {
   const lines = Array.from({ length: count }, (_, index) =>
     item(`i${index}`, triggers(), {
       action: pick(ACTIONS.slice(0, 4)),
-      component: pick(['oil', 'air filter', 'belt', 'loader bolts']),
+      ...pick(SUBJECTS),
       renews: chance(0.15) ? [`i${whole(0, count)}`] : [],
     }),
   );

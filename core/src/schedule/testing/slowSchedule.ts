@@ -21,7 +21,7 @@ import { judgedPoints } from './slowJudgement.js';
 import { lifeOnDay, pointsOf } from './slowMeter.js';
 import type { SlowMeter } from './slowMeter.js';
 import { SlowMeters } from './slowMeters.js';
-import { renews } from './slowRenewal.js';
+import { isOn, renews } from './slowRenewal.js';
 
 /**
  * The schedule once more, without a table, a search or a formula for a date: it walks from day to day and from multiple to
@@ -131,7 +131,7 @@ export class SlowMachine {
     const of = (id: string) => facts.history.get(id) ?? { completions: [], declared: [], extensions: [] };
     const doing = this.all.filter((other) => renews(other, item, this.all));
     const kept = this.all.flatMap((other) =>
-      item.action === 'inspect' && other.id !== item.id && other.component === item.component
+      item.action === 'inspect' && other.id !== item.id && isOn(other, item)
         ? (of(other.id).extensions ?? []).filter(({ kind }) => kind === 'kept').map(({ made }) => made)
         : [],
     );
