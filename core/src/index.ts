@@ -73,6 +73,7 @@ export * from './procedure/step.js';
 export * from './procedure/proposal.js';
 export * from './procedure/fillNeed.js';
 export * from './procedure/finding.js';
+export * from './procedure/fluidsOf.js';
 export * from './procedure/fluidWords.js';
 export * from './procedure/followUps.js';
 export * from './procedure/inSpec.js';

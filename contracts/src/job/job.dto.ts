@@ -241,8 +241,10 @@ export class JobDto {
   photos!: JobPhotoDto[];
   /** what the items done so far take from the shelf */
   proposed!: JobDrawDto[];
-  /** what the meter showed last, to start the sign-off from */
+  /** what the meter showed last */
   lastShown!: number | null;
+  /** what it should show by now; null while nothing is known of its use */
+  expectedShown!: number | null;
   /** what an hour of the crew costs now, in minor units; null where labour is not reckoned */
   labourRateMinor!: number | null;
   version!: number;

@@ -1,5 +1,5 @@
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
-import type { MeterName } from '@yugator/core';
+import type { MeterName, Trigger } from '@yugator/core';
 import { DueLineDto } from '../schedule/due.dto.js';
 import { LifeReadingDto } from '../meter/round.dto.js';
 import { ParticipationDto } from '../season/season.dto.js';
@@ -173,6 +173,12 @@ export class ExpectedHoursDto {
   high!: number;
 }
 
+/** What makes a line of a machine due. */
+export class ItemRulesDto {
+  itemId!: string;
+  triggers!: Trigger[];
+}
+
 /** A machine with all that its page shows. */
 export class MachineDetailDto extends MachineDto {
   /** path of its photo; null where there is none */
@@ -182,6 +188,10 @@ export class MachineDetailDto extends MachineDto {
   /** what only this machine has, besides its books */
   ownItems!: BookItemDto[];
   spec!: SpecCardDto;
+  /** what makes each of its lines due, departures from its books included */
+  rules!: ItemRulesDto[];
+  /** the job that is open on it; null where none is */
+  openJobId!: string | null;
   /** latest first */
   statusChanges!: StatusChangeDto[];
   /** week by week from the last reading on; empty while nothing is known */

@@ -9,6 +9,7 @@ import type { AttachmentKind, MachineStatus } from './machineClass.js';
 import {
   AtLeast,
   IsCivilDay,
+  IsId,
   IsIds,
   IsMeterHours,
   IsPhoto,
@@ -107,6 +108,45 @@ export class OverrideFieldsDto {
 
   @IsWindowDays()
   windowDays!: number | null;
+
+  @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters why this machine differs from its book.' })
+  reason!: string;
+}
+
+/** A departure as it is typed: intervals that are left out stay as they are. */
+export class DepartureFieldsDto {
+  @IsId({ message: 'Choose the line.' })
+  itemId!: string;
+
+  @IsBoolean({ message: 'Say whether the machine has no such part.' })
+  isOmitted!: boolean;
+
+  @IsOptional()
+  @Max(1, { message: 'A duty factor shortens: give at most 1.' })
+  @Min(0.1, { message: 'Give a duty factor from 0.1, such as 0.5 for dust.' })
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the duty factor as a number, such as 0.5.' })
+  dutyFactor!: number | null;
+
+  @IsIn(METERS, { message: 'Choose the meter that the hours count on.' })
+  meter!: MeterName;
+
+  @IsOptional()
+  @Max(20_000, { message: 'Give 20,000 h at most.' })
+  @Min(0.1, { message: 'Give the hours from 0.1, such as 50.' })
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the hours as a number, such as 50.' })
+  hours!: number | null;
+
+  @IsOptional()
+  @Max(3_660, { message: 'Give 3,660 days at most.' })
+  @Min(1, { message: 'Give at least one day.' })
+  @IsInt({ message: 'Give the days as a whole number, such as 7.' })
+  days!: number | null;
+
+  @IsOptional()
+  @Max(240, { message: 'Give 240 months at most.' })
+  @Min(1, { message: 'Give at least one month.' })
+  @IsInt({ message: 'Give the months as a whole number, such as 12.' })
+  months!: number | null;
 
   @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters why this machine differs from its book.' })
   reason!: string;

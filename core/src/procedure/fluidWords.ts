@@ -4,7 +4,7 @@ import type { Component } from '../component/components.js';
 import { shownValue } from '../units/quantity.js';
 import type { UnitSystem } from '../units/units.js';
 import type { MachineSpec } from './machineSetUp.js';
-import type { FetchedFluid } from './sheet.js';
+import type { FetchedFluid } from './fluidsOf.js';
 
 function gradeWords({ grade, category }: ApprovedGrade): string {
   return category ? `${grade} (${category})` : grade;

@@ -1,17 +1,12 @@
-import type { Component } from '../component/components.js';
 import { ACCESS_ORDER } from './access.js';
 import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
-import { litresOfNeed } from './fillNeed.js';
+import { drainedLitres, filledLitres } from './fluidsOf.js';
+import type { FetchedFluid } from './fluidsOf.js';
 import type { MachineSetUp } from './machineSetUp.js';
 import { PHASES, phaseLink } from './phase.js';
 import { criticalPath, planFor } from './plan.js';
 import type { Link } from './plan.js';
-
-export interface FetchedFluid {
-  readonly fluid: Component;
-  readonly litres: number;
-}
 
 /** What is fetched before the first step. */
 export interface FetchList {
@@ -84,16 +79,6 @@ export function linksOf(steps: readonly SheetStep[]): Link[] {
   return links;
 }
 
-function litresOf(steps: readonly SheetStep[], side: 'drains' | 'fills'): FetchList['drained'] {
-  const litres = new Map<Component, number>();
-  for (const own of steps) {
-    const need = own[side];
-    if (!need) continue;
-    litres.set(need.fluid, litresOfNeed(need));
-  }
-  return [...litres].map(([fluid, amount]) => ({ fluid, litres: amount }));
-}
-
 /** The sheet of a job: one visit of one machine with all of its items. */
 export function composeSheet(setUp: MachineSetUp): Sheet {
   const steps = sheetSteps(setUp);
@@ -111,8 +96,8 @@ export function composeSheet(setUp: MachineSetUp): Sheet {
     criticalPath: criticalPath(steps, links),
     fetch: {
       tools: [...new Set(order.flatMap(({ own }) => own.tools))],
-      drained: litresOf(steps, 'drains'),
-      filled: litresOf(steps, 'fills'),
+      drained: drainedLitres(steps),
+      filled: filledLitres(steps),
     },
   };
 }

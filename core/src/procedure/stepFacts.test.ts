@@ -1,7 +1,8 @@
 import { sheetSteps } from './compose.js';
 import { composeSheet } from './sheet.js';
 import { canMaim, getsLabel, handsOnMinutes, usedOilLitres } from './stepFacts.js';
-import { ANNUAL_MOWER, setUp, work } from './testing/jobs.js';
+import type { Component } from '../component/components.js';
+import { ANNUAL_MOWER, ANNUAL_TRACTOR, MOWER_SPEC, setUp, TRACTOR, work } from './testing/jobs.js';
 
 describe('what follows from steps and items', () => {
   it('holds blades and raised decks to maim, and a walk round not', () => {
@@ -30,14 +31,24 @@ describe('what follows from steps and items', () => {
     expect(both).toBeLessThan(minutesOf(oil) + minutesOf(plugs));
   });
 
-  it('adds up the oils that come out, and leaves coolant apart', () => {
-    // 3.7 + 18 = 21.7 L of oil; the 5 L of coolant go elsewhere.
-    const drained = [
-      { fluid: 'engineOil', litres: 3.7 },
-      { fluid: 'transmissionOil', litres: 18 },
-      { fluid: 'coolant', litres: 5 },
+  it('adds up the oils that come out with what was done, and leaves coolant apart', () => {
+    const fluid = (component: Component, litres: number) => ({
+      component,
+      litresWithFilter: litres,
+      litresWithoutFilter: null,
+      grades: [],
+    });
+    const fluids = [fluid('engineOil', 3.7), fluid('transmissionOil', 18), fluid('coolant', 5)];
+    const set = setUp(ANNUAL_TRACTOR, { ...TRACTOR, spec: { ...MOWER_SPEC, fluids } });
+    const [oil, transmission, coolant] = [
+      'Engine oil and filter',
+      'Transmission oil, strainer and filter',
+      'Coolant: change',
     ] as const;
-    expect(usedOilLitres({ drained })).toBe(21.7);
-    expect(usedOilLitres({ drained: [] })).toBe(0);
+    // 3.7 + 18 = 21.7 L of oil; the 5 L of coolant go elsewhere.
+    expect(usedOilLitres(set, [oil, transmission, coolant])).toBe(21.7);
+    expect(usedOilLitres(set, [oil])).toBe(3.7);
+    expect(usedOilLitres(set, [coolant])).toBe(0);
+    expect(usedOilLitres(set, [])).toBe(0);
   });
 });

@@ -2,7 +2,7 @@ import type { Component } from '../component/components.js';
 import { CAUTIONS } from './caution.js';
 import { sheetSteps } from './compose.js';
 import type { MachineSetUp, WorkItem } from './machineSetUp.js';
-import type { FetchList } from './sheet.js';
+import { drainedLitres } from './fluidsOf.js';
 import type { Step } from './step.js';
 
 /** Whether a step can maim: its cautions are acknowledged before it is ticked off. */
@@ -33,8 +33,11 @@ export function isUsedOil(fluid: Component): boolean {
   return !NO_OIL.has(fluid);
 }
 
-/** Litres of used oil that a sheet drains. */
-export function usedOilLitres({ drained }: Pick<FetchList, 'drained'>): number {
+/** Litres of used oil that some items of a job drain; none of them, none. */
+export function usedOilLitres(setUp: MachineSetUp, itemIds: readonly string[]): number {
+  const items = setUp.items.filter(({ id }) => itemIds.includes(id));
+  if (items.length === 0) return 0;
+  const drained = drainedLitres(sheetSteps({ ...setUp, items }));
   const litres = drained.filter(({ fluid }) => isUsedOil(fluid)).reduce((sum, each) => sum + each.litres, 0);
   return Math.round(litres * 100) / 100;
 }

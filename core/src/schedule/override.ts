@@ -1,5 +1,5 @@
 import type { OwnWindow, ScheduleItem } from './item.js';
-import type { Trigger } from './trigger.js';
+import type { MeterName, Trigger } from './trigger.js';
 
 /** How one machine departs from a line of its books, and why. What is null stays as the book has it. */
 export interface ItemOverride {
@@ -40,4 +40,42 @@ export function withOverrides(
     items: items.filter((item) => !isOmitted(item)).map((item) => overridden(item, byItem.get(item.id))),
     omitted: items.filter(isOmitted),
   };
+}
+
+/** Intervals of a machine's own, as they are typed; what is null stays as it is. */
+export interface OwnIntervals {
+  /** on which meter the hours count */
+  readonly meter: MeterName;
+  readonly hours: number | null;
+  readonly days: number | null;
+  readonly months: number | null;
+}
+
+/** The triggers with some of their intervals changed; an interval of a kind that they lack is added, all others stay. */
+export function withIntervals(triggers: readonly Trigger[], own: OwnIntervals): Trigger[] {
+  const changes: Trigger[] = [];
+  if (own.hours !== null) {
+    changes.push({ kind: 'everyHours', hours: own.hours, meter: own.meter, grid: null });
+  }
+  if (own.days !== null) changes.push({ kind: 'everyCalendar', count: own.days, unit: 'day', inUse: null });
+  if (own.months !== null) {
+    changes.push({ kind: 'everyCalendar', count: own.months, unit: 'month', inUse: null });
+  }
+  return changes.reduce<Trigger[]>(withInterval, [...triggers]);
+}
+
+function withInterval(triggers: Trigger[], change: Trigger): Trigger[] {
+  const at = triggers.findIndex((trigger) => isOfSameKind(trigger, change));
+  const before = triggers[at];
+  if (!before) return [...triggers, change];
+  if (before.kind === 'everyHours' && change.kind === 'everyHours')
+    return triggers.with(at, { ...before, hours: change.hours });
+  if (before.kind === 'everyCalendar' && change.kind === 'everyCalendar')
+    return triggers.with(at, { ...before, count: change.count });
+  return triggers;
+}
+
+function isOfSameKind(a: Trigger, b: Trigger): boolean {
+  if (a.kind === 'everyHours') return b.kind === 'everyHours' && a.meter === b.meter;
+  return a.kind === 'everyCalendar' && b.kind === 'everyCalendar' && a.unit === b.unit;
 }

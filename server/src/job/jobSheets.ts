@@ -6,6 +6,7 @@ import { Item } from '../books/book.model.js';
 import { Machine } from '../machine/machine.model.js';
 import { namesById } from '../people/namesById.js';
 import { notFound } from '../problem/problem.js';
+import { expectedShown } from '../meter/toRoundMeter.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { toDueLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
@@ -58,7 +59,7 @@ export class JobSheets {
       include: [Machine, { model: JobItem, include: [Item] }, { model: Movement, include: [Article] }],
     });
     if (!job?.machine) throw notFound('job');
-    const { site } = await this.calendar.read();
+    const { site, today } = await this.calendar.read();
     const chosen = new Set((job.items ?? []).map((item) => item.itemId));
     const [scheduled, names, proposed, steps, defects, vessels, needs, photos] = await Promise.all([
       this.schedule.readOne(job.machineId),
@@ -112,6 +113,7 @@ export class JobSheets {
       })),
       labourRateMinor: site.labourRateMinor,
       lastShown: scheduled?.schedule.lastReading?.shown ?? null,
+      expectedShown: scheduled ? expectedShown(scheduled.schedule.meters.engine, today) : null,
       version: job.version,
       record: toRecordDto(job, names),
     };

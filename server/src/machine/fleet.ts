@@ -16,6 +16,7 @@ import { toItemDtos } from '../books/toScheduleItem.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
 import { Meters } from '../meter/meters.js';
+import { Job } from '../job/job.model.js';
 import { namesById } from '../people/namesById.js';
 import { Person } from '../people/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
@@ -51,7 +52,7 @@ export class Fleet {
     const { today } = await this.calendar.read();
     const scheduled = await this.require(id);
     const itemIds = scheduled.overrides.map(({ itemId }) => itemId);
-    const [items, own, changes, people, photo] = await Promise.all([
+    const [items, own, changes, people, photo, job] = await Promise.all([
       Item.findAll({ where: { id: itemIds }, attributes: ['id', 'name'] }),
       Item.findAll({ where: { machineId: id, dropped: false }, order: ['place'] }),
       StatusChange.findAll({
@@ -63,6 +64,7 @@ export class Fleet {
       }),
       namesById(),
       MachinePhoto.findByPk(id, { attributes: ['revision'] }),
+      Job.findOne({ where: { machineId: id, state: 'open' }, attributes: ['id'] }),
     ]);
     return toMachineDetail(
       scheduled,
@@ -76,6 +78,7 @@ export class Fleet {
         reason,
         by: people.get(changedById) ?? '',
       })),
+      job?.id ?? null,
     );
   }
 

@@ -174,7 +174,7 @@ export class MachineParts {
     };
     await this.change(id, null, async () => {
       const item = await Item.findByPk(itemId);
-      if (!item || item.dropped) throw notFound('line of its books');
+      if (!item || item.dropped || !(await isOfMachine(item, id))) throw notFound('line of its books');
       await ItemOverrideRow.upsert({ machineId: id, itemId, ...columns });
     });
   }
@@ -295,6 +295,12 @@ export class MachineParts {
       this.work.changed('machines');
     });
   }
+}
+
+/** Whether a line stands in a book that the machine follows, or is its own. */
+async function isOfMachine({ bookId, machineId }: Item, id: string): Promise<boolean> {
+  if (bookId === null) return machineId === id;
+  return (await MachineBook.count({ where: { machineId: id, bookId } })) > 0;
 }
 
 function overrideColumns(row: ItemOverrideRow) {

@@ -92,8 +92,9 @@ export function toMachineDetail(
   names: ReadonlyMap<string, string>,
   ownItems: BookItemDto[],
   statusChanges: StatusChangeDto[],
+  openJobId: string | null,
 ): MachineDetailDto {
-  const { machine, attachments, overrides, schedule } = scheduled;
+  const { machine, attachments, overrides, schedule, facts } = scheduled;
   const spec = jsonValue(machine.spec) as SpecCardDto | null;
   return {
     ...toMachineDto(scheduled),
@@ -109,6 +110,8 @@ export function toMachineDetail(
     overrides: overrides.map((row) => toOverrideDto(row, names)),
     spec: { ...emptySpecCard(), ...spec },
     ownItems,
+    openJobId,
+    rules: facts.items.map(({ id, triggers }) => ({ itemId: id, triggers: [...triggers] })),
     statusChanges,
     ahead: aheadOf(scheduled, today),
     behind: schedule.points

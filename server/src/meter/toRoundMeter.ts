@@ -25,6 +25,21 @@ export function staleDaysOf(
   return isInUse ? staleDays(lastReadOn(scheduled, meter, timeZone), today, staleAfterDays) : null;
 }
 
+/** What a meter should show by a day, by the use of its machine; null while nothing is known of it. */
+export function expectedShown(
+  {
+    segments,
+    readings,
+    usage,
+  }: Pick<ScheduledMachine['schedule']['meters']['engine'], 'segments' | 'readings' | 'usage'>,
+  on: CivilDate,
+): number | null {
+  const life = usage.lifeOn(on)?.expected ?? null;
+  const last = readings.at(-1);
+  const offset = last ? segmentAt(segments, last.at).offset : 0;
+  return life === null ? null : roundHours(life - offset);
+}
+
 /** A meter as the walk round the sheds needs it. */
 export function toRoundMeter(
   scheduled: ScheduledMachine,
@@ -35,9 +50,6 @@ export function toRoundMeter(
 ): RoundMeterDto {
   const { machine, schedule } = scheduled;
   const { segments, readings, usage } = meterOf(scheduled, meter) ?? schedule.meters.engine;
-  const expected = usage.lifeOn(today)?.expected ?? null;
-  const last = readings.at(-1);
-  const offset = last ? segmentAt(segments, last.at).offset : 0;
   return {
     key: meter === 'engine' ? machine.id : `${machine.id}-${meter}`,
     machineId: machine.id,
@@ -53,7 +65,7 @@ export function toRoundMeter(
       .slice(-READINGS_SENT)
       .map(({ at, shown, life }) => ({ at: new Date(at).toISOString(), shown, life })),
     hoursPerWeek: usage.hoursPerWeek,
-    expectedShown: expected === null ? null : roundHours(expected - offset),
+    expectedShown: expectedShown({ segments, readings, usage }, today),
     mostLikelyLife: usage.mostLikelyLife(today),
     staleDays: staleDaysOf(scheduled, meter, today, timeZone, staleAfterDays),
   };

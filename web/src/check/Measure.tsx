@@ -35,17 +35,18 @@ export function Measure({ measurement, values, onChange, disabled = false }: Pro
   const { site } = useSession();
   const units = site.unitSystem;
   const fields = fieldsOf(measurement);
-  const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
-    Object.fromEntries(fields.map((field) => [field.name, shown(values[field.name], field, units)])),
-  );
-  const change = (name: string, text: string) => {
-    const next = { ...typed, [name]: text };
-    setTyped(next);
-    const parsed = fields.flatMap((field) => {
-      const value = parse(next[field.name] ?? '', field, units);
-      return value === null ? [] : [[field.name, value] as const];
-    });
-    onChange(Object.fromEntries(parsed));
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const change = (field: MeasureField, text: string) => {
+    setTyped({ ...typed, [field.name]: text });
+    const value = parse(text, field, units);
+    const { [field.name]: _before, ...others } = values;
+    onChange(value === null ? others : { ...others, [field.name]: value });
+  };
+  // Text typed here stands as long as it says what the field holds: somebody else may have put the figure right.
+  const textOf = (field: MeasureField) => {
+    const text = typed[field.name];
+    const isOurs = text !== undefined && parse(text, field, units) === (values[field.name] ?? null);
+    return isOurs ? text : shown(values[field.name], field, units);
   };
   const judgement = judgeMeasured(measurement, values, units);
   const goal = wantedWords(measurement, units);
@@ -57,7 +58,7 @@ export function Measure({ measurement, values, onChange, disabled = false }: Pro
       </legend>
       <div className={styles.fields}>
         {fields.map((field) => {
-          const text = typed[field.name] ?? '';
+          const text = textOf(field);
           const isWrong = text.trim() !== '' && parse(text, field, units) === null;
           const unit = field.dimension === null ? '' : ` (${shownUnit(field.dimension, units).unit})`;
           return (
@@ -68,7 +69,7 @@ export function Measure({ measurement, values, onChange, disabled = false }: Pro
                 fields.length === 1 && field.dimension !== null ? unit.slice(2, -1) : `${field.label}${unit}`
               }
               value={text}
-              onChange={(event) => change(field.name, event.target.value)}
+              onChange={(event) => change(field, event.target.value)}
               error={isWrong}
               helperText={isWrong ? 'Type a figure, with its unit where it is another.' : undefined}
               slotProps={{

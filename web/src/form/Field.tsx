@@ -9,8 +9,8 @@ type Own<T extends FieldValues> = {
   name: Path<T>;
   /** shown under the field while nothing is wrong */
   hint?: string;
-  /** a figure typed with a point or comma is taken as a number; an empty field of that kind as none */
-  figure?: boolean | ((figure: number) => number | null);
+  /** a figure typed with a point or comma is taken as a number; where it is optional, an empty field as none. What cannot be read is refused. */
+  figure?: boolean | 'optional';
   /** an empty field is left out of what is sent */
   blankIsNothing?: boolean;
 };
@@ -18,8 +18,10 @@ type Own<T extends FieldValues> = {
 /** How what stands in a field becomes the value of the form. */
 function readerOf(figure: Own<FieldValues>['figure'], blankIsNothing = false): (typed: unknown) => unknown {
   if (figure) {
-    const toNumber = typeof figure === 'function' ? figure : (value: number): number | null => value;
-    return (typed) => (typeof typed === 'string' ? toNumber(parseFigure(typed)) : typed);
+    return (typed) => {
+      if (typeof typed !== 'string') return typed;
+      return figure === 'optional' && typed.trim() === '' ? null : parseFigure(typed);
+    };
   }
   return (typed) => (blankIsNothing && typed === '' ? undefined : typed);
 }

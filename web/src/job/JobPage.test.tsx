@@ -75,13 +75,15 @@ beforeEach(() => {
   }) as unknown as typeof fetch;
 });
 
+let client: QueryClient;
 async function show() {
+  client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const person = { id: ANSEL, name: 'Ansel', role: 'mechanic' as const, active: true, version: 1 };
   const router = createMemoryRouter([{ path: '/jobs/:jobId', element: <JobPage /> }], {
     initialEntries: ['/jobs/j'],
   });
   const view = render(
-    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+    <QueryClientProvider client={client}>
       <NoticeProvider>
         <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
           <RouterProvider router={router} />
@@ -136,6 +138,21 @@ describe('the sheet of a job', () => {
     await act(() => fireEvent.click(tips().getByRole('checkbox')));
     await waitFor(() => expect(writes.length).toBeGreaterThan(0));
     expect(writes.at(-1)?.body).toMatchObject({ found: { first: 80, second: 85 } });
+  });
+
+  it('does not write over what somebody else typed after what was typed here was kept', async () => {
+    await show();
+    const tips = () => card(/^Measure both tips/);
+    fireEvent.change(tips().getByLabelText('First tip (mm)'), { target: { value: '80' } });
+    await waitFor(() => expect(writes.at(-1)?.body).toMatchObject({ found: { first: 80 } }));
+    // Somebody else puts the figure right.
+    const [mine] = now.steps;
+    if (!mine) throw new Error('The step was not kept.');
+    now = { ...now, steps: [{ ...mine, found: { first: 91 }, by: 'Marit', version: mine.version + 1 }] };
+    await act(() => client.invalidateQueries());
+    await waitFor(() => expect(tips().getByLabelText<HTMLInputElement>('First tip (mm)').value).toBe('91'));
+    await act(() => fireEvent.click(tips().getByRole('checkbox')));
+    await waitFor(() => expect(writes.at(-1)?.body).toMatchObject({ found: { first: 91 }, version: 2 }));
   });
 
   it('keeps what was typed when the step is left before it was kept', async () => {
@@ -271,6 +288,28 @@ describe('what became of it', () => {
     const words = { ...item('air', 'kept'), untilLife: 20, note: '' };
     expect(outcomeWords({ ...words, untilMeter: 'loader' }, '2027-05-13')).toContain('until 20.0 loader h');
     expect(outcomeWords({ ...words, untilMeter: 'engine' }, '2027-05-13')).toContain('until 20.0 h');
+  });
+
+  it('asks for the hours on the meter, and does not take over what was read before', async () => {
+    now = job();
+    await show();
+    await press('Done: Engine oil and filter');
+    const hours = screen.getByLabelText<HTMLInputElement>('Hours on the meter');
+    expect(hours.value).toBe('');
+    expect(screen.getByText('Last read: 412.6 h; about 418.2 h expected now')).toBeDefined();
+    await press('Sign off');
+    await waitFor(() => expect(hours.getAttribute('aria-invalid')).toBe('true'));
+    expect(writes.some(({ url }) => url.endsWith('/sign-off'))).toBe(false);
+  });
+
+  it('proposes the used oil of what was done, and none of what was not', async () => {
+    now = job();
+    await show();
+    const oil = () => screen.getByLabelText<HTMLInputElement>('Used oil into the container, litres');
+    expect(oil().value).toBe('0');
+    await press('Done: Air filter: look at');
+    await press('Done: Engine oil and filter');
+    await waitFor(() => expect(oil().value).toBe('2'));
   });
 
   it('is signed off with what stands in the form, and keeps it when the server refuses', async () => {

@@ -95,7 +95,7 @@ function OpenJob({ job }: { job: JobDto }) {
           <>
             <AddItem job={job} sheet={sheet} />
             <JobPhotos job={job} />
-            <SignOff key={job.id} job={job} sheet={sheet} />
+            <SignOff key={job.id} job={job} />
             <div className={styles.away}>
               {job.pausedReason === null ? <PauseJob job={job} /> : null}
               <DropJob job={job} />

@@ -95,7 +95,7 @@ function OutcomeForm({ job, item, onDone }: { job: JobDto; item: JobItemDto; onD
             form={form}
             name="untilLife"
             label={`Until the ${meterOf(item)} has`}
-            figure={(hours) => (Number.isNaN(hours) ? null : hours)}
+            figure="optional"
             hint="Life hours; leave it empty for a day alone"
           />
           <Field

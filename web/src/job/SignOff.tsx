@@ -17,7 +17,6 @@ import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
 import { handsOnMinutes, usedOilLitres } from '@yugator/core';
-import type { Sheet } from '@yugator/core';
 import { MendedDefects } from './MendedDefects.js';
 import { peopleQueries } from '../setup/peopleQueries.js';
 import { countWords, hoursWords } from '../words/figures.js';
@@ -33,13 +32,12 @@ function leftWords(job: JobDto): string {
   return left ? `${countWords(left, 'item')} not settled: not done, due as before.` : '';
 }
 
-/** What the items done so far come to: their minutes of hands, and what they take from the shelf. */
-function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws'> {
+/** What the items done so far come to: their minutes of hands, what they take from the shelf, and the used oil. */
+function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws' | 'usedOilLitres'> {
+  const done = job.items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId);
   return {
-    minutes: handsOnMinutes(
-      job.setUp,
-      job.items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId),
-    ),
+    minutes: handsOnMinutes(job.setUp, done),
+    usedOilLitres: usedOilLitres(job.setUp, done),
     draws: job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity })),
   };
 }
@@ -47,12 +45,17 @@ function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws'> {
 /** Has the proposal follow what is done, as long as nobody has put it right by hand. */
 function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
   const { dirtyFields } = form.formState;
-  const isOurs = { minutes: !dirtyFields.minutes, draws: !dirtyFields.draws };
+  const isOurs = {
+    minutes: !dirtyFields.minutes,
+    draws: !dirtyFields.draws,
+    oil: !dirtyFields.usedOilLitres,
+  };
   const proposal = JSON.stringify(proposalOf(job));
   useEffect(() => {
-    const { minutes, draws } = JSON.parse(proposal) as ReturnType<typeof proposalOf>;
+    const { minutes, draws, usedOilLitres: oil } = JSON.parse(proposal) as ReturnType<typeof proposalOf>;
     if (isOurs.minutes) form.setValue('minutes', minutes);
     if (isOurs.draws) form.setValue('draws', draws);
+    if (isOurs.oil) form.setValue('usedOilLitres', oil);
     // Only a new proposal counts; what was typed since must not be overwritten.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [proposal]);
@@ -63,19 +66,23 @@ const DOES_JOBS: readonly Role[] = ['crewLead', 'mechanic'];
 
 interface Props {
   readonly job: JobDto;
-  readonly sheet: Sheet;
 }
 
-function SignOffForm({ job, people, sheet }: Props & { people: readonly PersonDto[] }) {
+/** What the meter showed last and should show by now: it is read, not taken over. */
+function shownHint({ lastShown, expectedShown }: JobDto): string | undefined {
+  if (lastShown === null) return undefined;
+  const last = `Last read: ${hoursWords(lastShown)} h`;
+  return expectedShown === null ? last : `${last}; about ${hoursWords(expectedShown)} h expected now`;
+}
+
+function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) {
   const { today, person } = useSession();
   const client = useQueryClient();
   const say = useNotice();
   const form = useDtoForm(SignOffDto, {
     doneOn: today,
-    shown: job.lastShown ?? 0,
     doneById: person.id,
     ...proposalOf(job),
-    usedOilLitres: usedOilLitres(sheet.fetch),
     mendedDefectIds: [],
     note: '',
     version: job.version,
@@ -90,6 +97,11 @@ function SignOffForm({ job, people, sheet }: Props & { people: readonly PersonDt
       say(`${done.machine.tag} is signed off.`);
     },
   );
+  const drainsOil =
+    usedOilLitres(
+      job.setUp,
+      job.items.map(({ itemId }) => itemId),
+    ) > 0;
   const nothingSaid = job.items.every(({ outcome }) => outcome === null);
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -111,13 +123,7 @@ function SignOffForm({ job, people, sheet }: Props & { people: readonly PersonDt
       {form.problem ? <Caution title="Not signed off">{<p>{form.problem}</p>}</Caution> : null}
       <div className={form_.grid}>
         <Field form={form} name="doneOn" label="Done on" type="date" />
-        <Field
-          form={form}
-          name="shown"
-          label="Hours on the meter"
-          figure
-          hint={job.lastShown === null ? undefined : `Last read: ${hoursWords(job.lastShown)} h`}
-        />
+        <Field form={form} name="shown" label="Hours on the meter" figure hint={shownHint(job)} />
         <Field form={form} name="doneById" label="Done by" select defaultValue={person.id}>
           {people.map(({ id, name }) => (
             <MenuItem key={id} value={id}>
@@ -128,7 +134,7 @@ function SignOffForm({ job, people, sheet }: Props & { people: readonly PersonDt
         <Field form={form} name="minutes" label="Minutes" figure />
       </div>
       <Draws form={form} proposed={job.proposed} />
-      {usedOilLitres(sheet.fetch) > 0 ? (
+      {drainsOil ? (
         <Field form={form} name="usedOilLitres" label="Used oil into the container, litres" figure />
       ) : null}
       <MendedDefects form={form} job={job} />
@@ -152,7 +158,7 @@ function SignOffForm({ job, people, sheet }: Props & { people: readonly PersonDt
 }
 
 /** The end of a job: when, at what hours, who, how long, what was used. */
-export function SignOff({ job, sheet }: Props) {
+export function SignOff({ job }: Props) {
   const people = useQuery(peopleQueries.list());
   return (
     <section className={styles.off} aria-label="Sign off">
@@ -160,7 +166,6 @@ export function SignOff({ job, sheet }: Props) {
       {people.data ? (
         <SignOffForm
           job={job}
-          sheet={sheet}
           people={people.data.filter((person) => person.active && DOES_JOBS.includes(person.role))}
         />
       ) : people.error ? (

@@ -4,7 +4,10 @@ import { useStep } from './useStep.js';
 
 const QUIET_MS = 700;
 
-/** What a step found, kept as it is typed: a moment after the last change, and with whatever is said of the step next. */
+/**
+ * What a step found, kept as it is typed: a moment after the last change, and with whatever is said of the step next. Once it is
+ * kept it is the server's: what somebody else says of the step later is shown, and not written over.
+ */
 export function useFound(job: JobDto, key: string) {
   const step = useStep(job, key);
   const { state, say } = step;
@@ -15,6 +18,12 @@ export function useFound(job: JobDto, key: string) {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
   };
+  // What was typed while it was under way is still to be kept.
+  const keep = (sent: Found, change: Parameters<typeof say>[0] = {}, onDone?: () => void) =>
+    say({ found: sent, ...change }, () => {
+      setTyped((now) => (now === sent ? null : now));
+      onDone?.();
+    });
   const last = useRef<() => void>(() => undefined);
   useEffect(() => {
     last.current = () => {
@@ -35,11 +44,12 @@ export function useFound(job: JobDto, key: string) {
     change(next: Found) {
       setTyped(next);
       stop();
-      timer.current = setTimeout(() => say({ found: next }), QUIET_MS);
+      timer.current = setTimeout(() => keep(next), QUIET_MS);
     },
     say(change: Parameters<typeof say>[0], onDone?: () => void) {
       stop();
-      say(typed ? { found: typed, ...change } : change, onDone);
+      if (typed) keep(typed, change, onDone);
+      else say(change, onDone);
     },
   };
 }

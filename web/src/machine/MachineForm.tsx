@@ -67,11 +67,6 @@ function Books({ form, books }: Pick<Props, 'form' | 'books'>) {
   );
 }
 
-/** An empty field of a figure that need not be known. */
-function orNothing(figure: number): number | null {
-  return Number.isNaN(figure) ? null : figure;
-}
-
 /** The engine's power, typed in any unit and shown in that of the crew. */
 function EnginePower({ form }: Pick<Props, 'form'>) {
   const { site } = useSession();
@@ -135,7 +130,7 @@ export function MachineForm({ form, books, isRegistered, onSubmit, submitWord, p
         <Field form={form} name="make" label="Make" />
         <Field form={form} name="model" label="Model" />
         <Field form={form} name="serial" label="Serial number" />
-        <Field form={form} name="modelYear" label="Built in" figure={orNothing} />
+        <Field form={form} name="modelYear" label="Built in" figure="optional" />
         <Field
           form={form}
           name="cooling"
@@ -151,10 +146,10 @@ export function MachineForm({ form, books, isRegistered, onSubmit, submitWord, p
             </MenuItem>
           ))}
         </Field>
-        <Field form={form} name="cylinders" label="Cylinders" figure={orNothing} />
+        <Field form={form} name="cylinders" label="Cylinders" figure="optional" />
         <EnginePower form={form} />
         <Field form={form} name="warrantyUntil" label="Warranty until" type="date" blankIsNothing />
-        <Field form={form} name="warrantyHours" label="Warranty until hours" figure={orNothing} />
+        <Field form={form} name="warrantyHours" label="Warranty until hours" figure="optional" />
         <Field form={form} name="shed" label="Shed" hint="Where it stands" />
         <Field
           form={form}

@@ -2,117 +2,132 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
+import { DepartureFieldsDto } from '@yugator/contracts';
 import type { MachineDetailDto, OverrideDto, OverrideFieldsDto } from '@yugator/contracts';
-import type { Trigger } from '@yugator/core';
-import { useState } from 'react';
+import { withIntervals } from '@yugator/core';
+import type { MeterName } from '@yugator/core';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
+import { METER_WORDS } from '../books/bookWords.js';
 import { DialogButton } from '../form/DialogButton.js';
+import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
+import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { ruleWords } from '../schedule/triggerWords.js';
-import { intervalWords, parseFigure } from '../words/figures.js';
+import { intervalWords } from '../words/figures.js';
 
-/** What a departure from the book is typed as; an empty field stays as the book has it. */
-interface Typed {
-  readonly itemId: string;
-  readonly isOmitted: boolean;
-  readonly dutyFactor: string;
-  readonly hours: string;
-  readonly months: string;
-  readonly reason: string;
+/** The triggers as they stand, in words beside the fields: "every 50 h or every year". */
+function standingWords(machine: MachineDetailDto, itemId: string): string {
+  const rule = machine.rules.find((each) => each.itemId === itemId);
+  return rule ? ruleWords(rule.triggers) : '';
 }
 
-function figureOrNothing(text: string): number | null {
-  return text.trim() === '' ? null : parseFigure(text);
-}
-
-/** Intervals of this machine's own, or null where both fields stayed empty. */
-function triggersOf({ hours, months }: Typed): Trigger[] | null {
-  const [everyHours, everyMonths] = [figureOrNothing(hours), figureOrNothing(months)];
-  const triggers: Trigger[] = [
-    ...(everyHours === null
-      ? []
-      : [{ kind: 'everyHours', hours: everyHours, meter: 'engine', grid: null } as const]),
-    ...(everyMonths === null
-      ? []
-      : [{ kind: 'everyCalendar', count: everyMonths, unit: 'month', inUse: null } as const]),
-  ];
-  return triggers.length ? triggers : null;
+/** What is sent: intervals that were typed change those of the line, everything else stays as it is. */
+function fieldsOf(machine: MachineDetailDto, typed: DepartureFieldsDto): OverrideFieldsDto {
+  const { itemId, isOmitted, dutyFactor, meter, reason } = typed;
+  const [hours, days, months] = [typed.hours ?? null, typed.days ?? null, typed.months ?? null];
+  const before = machine.overrides.find((override) => override.itemId === itemId);
+  const rule = machine.rules.find((each) => each.itemId === itemId);
+  const isChanged = [hours, days, months].some((figure) => figure !== null);
+  return {
+    isOmitted,
+    reason,
+    triggers:
+      isChanged && rule
+        ? withIntervals(rule.triggers, { meter, hours, days, months })
+        : (before?.triggers ?? null),
+    dutyFactor: dutyFactor ?? before?.dutyFactor ?? null,
+    windowHours: before?.windowHours ?? null,
+    windowDays: before?.windowDays ?? null,
+  };
 }
 
 function OverrideForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
   const say = useNotice();
-  const [typed, setTyped] = useState<Typed>({
+  const form = useDtoForm(DepartureFieldsDto, {
     itemId: machine.lines[0]?.itemId ?? '',
     isOmitted: false,
-    dutyFactor: '',
-    hours: '',
-    months: '',
+    dutyFactor: null,
+    meter: 'engine',
+    hours: null,
+    days: null,
+    months: null,
     reason: '',
   });
-  const type = (change: Partial<Typed>) => setTyped({ ...typed, ...change });
+  const [itemId, isOmitted] = form.watch(['itemId', 'isOmitted']);
   const write = useWrite<MachineDetailDto, OverrideFieldsDto>(
-    (body) => ({ method: 'PUT', path: `/machines/${machine.id}/overrides/${typed.itemId}`, body }),
+    (body) => ({
+      method: 'PUT',
+      path: `/machines/${machine.id}/overrides/${form.getValues('itemId')}`,
+      body,
+    }),
     ['machines'],
     () => {
       say(`${machine.tag} departs from its book there.`);
       onDone();
     },
   );
-  const field = (key: 'dutyFactor' | 'hours' | 'months' | 'reason', label: string) => (
-    <TextField
-      label={label}
-      value={typed[key]}
-      onChange={(event) => type({ [key]: event.target.value })}
-      slotProps={{ htmlInput: { autoComplete: 'off' } }}
-    />
+  const meters: readonly MeterName[] = ['engine', ...machine.attachments.map(({ kind }) => kind)];
+  const interval = (name: 'hours' | 'days' | 'months' | 'dutyFactor', label: string) => (
+    <Field form={form} name={name} label={label} figure="optional" />
   );
   return (
     <FormDialog
       title={`${machine.tag}: depart from its book`}
-      problem={write.error ? sentenceOf(write.error) : null}
+      problem={form.problem}
       submitWord="Keep"
       pending={write.isPending}
       onSubmit={() =>
-        write.mutate({
-          isOmitted: typed.isOmitted,
-          reason: typed.reason,
-          triggers: triggersOf(typed),
-          dutyFactor: figureOrNothing(typed.dutyFactor),
-          windowHours: null,
-          windowDays: null,
-        })
+        void form.handleSubmit((typed) =>
+          write.mutate(fieldsOf(machine, typed), { onError: (error) => form.refuse(error) }),
+        )()
       }
       onLeave={onDone}
     >
-      <TextField
+      <Field
+        form={form}
+        name="itemId"
         label="Line"
         select
-        value={typed.itemId}
-        onChange={(event) => type({ itemId: event.target.value })}
+        value={itemId}
+        hint={standingWords(machine, itemId)}
       >
         {machine.lines.map((line) => (
           <MenuItem key={line.itemId} value={line.itemId}>
             {line.itemName}
           </MenuItem>
         ))}
-      </TextField>
+      </Field>
       <FormControlLabel
         label="This machine has no such part"
-        control={<Checkbox checked={typed.isOmitted} onChange={(_event, isOmitted) => type({ isOmitted })} />}
+        control={
+          <Checkbox
+            checked={isOmitted}
+            onChange={(_event, checked) => form.setValue('isOmitted', checked, { shouldDirty: true })}
+          />
+        }
       />
-      {typed.isOmitted ? null : (
+      {isOmitted ? null : (
         <>
-          <p className="soft">What stays empty is as the book has it.</p>
-          {field('dutyFactor', 'Duty factor: 0.5 in dust halves its hours')}
-          {field('hours', 'Every so many hours')}
-          {field('months', 'Every so many months')}
+          <p className="soft">What stays empty is as it was.</p>
+          {interval('dutyFactor', 'Duty factor: 0.5 in dust halves its hours')}
+          {interval('hours', 'Every so many hours')}
+          {meters.length > 1 ? (
+            <Field form={form} name="meter" label="Hours of the" select defaultValue="engine">
+              {meters.map((meter) => (
+                <MenuItem key={meter} value={meter}>
+                  {METER_WORDS[meter]}
+                </MenuItem>
+              ))}
+            </Field>
+          ) : null}
+          {interval('days', 'Every so many days')}
+          {interval('months', 'Every so many months')}
         </>
       )}
-      {field('reason', 'Why')}
+      <Field form={form} name="reason" label="Why" />
     </FormDialog>
   );
 }

@@ -1,10 +1,8 @@
 import Button from '@mui/material/Button';
-import { useQuery } from '@tanstack/react-query';
 import type { MachineDetailDto } from '@yugator/contracts';
 import { Link } from 'react-router';
 import { Empty } from '../page/Empty.js';
 import { useIsOneOf } from '../session/useSession.js';
-import { todayQueries } from '../today/todayQueries.js';
 import { HourTape } from './HourTape.js';
 import tape from './hourTape.module.css';
 import styles from './machine.module.css';
@@ -14,8 +12,7 @@ import { ScheduleTable } from './ScheduleTable.js';
 /** Every item of the machine, worst first, and the way into a job. */
 export function Schedule({ machine }: { machine: MachineDetailDto }) {
   const mayWork = useIsOneOf('crewLead', 'mechanic');
-  const today = useQuery(todayQueries.today());
-  const openJobId = today.data?.machines.find(({ id }) => id === machine.id)?.openJobId ?? null;
+  const { openJobId } = machine;
   if (machine.lines.length === 0) {
     return (
       <Empty title="This machine follows no service book yet.">

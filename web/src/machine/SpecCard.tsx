@@ -54,7 +54,7 @@ function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
         Type figures as the book has them, in any unit: 2.1 qt, 67 oz, 15 lbf·ft, 30 psi, 7-9 mm.
       </p>
       <FittingsEdit fittings={service} onChange={setService} />
-      <div className={styles.sections}>
+      <div className={styles.typed}>
         {SPEC_SECTIONS.map((section) => (
           <SpecSectionEdit
             key={section.key}

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { MachineDetailDto, Role } from '@yugator/contracts';
 import type { ReactNode } from 'react';
+import { dueLine } from '../testing/fixtures.js';
 import { machineDetail } from '../testing/machines.js';
 import { showTo, wire } from '../testing/wire.js';
 import type { Wire } from '../testing/wire.js';
@@ -71,8 +72,19 @@ describe('the status of a machine', () => {
 });
 
 describe('a departure from the book', () => {
-  it('is sent with its interval and duty factor, blank fields staying as the book has them', async () => {
-    show(<Overrides machine={machineDetail()} />);
+  const OIL = '00000000-0000-7000-8000-00000000000a';
+  const every = (count: number) => ({ kind: 'everyCalendar', count, unit: 'month', inUse: null }) as const;
+  const hours = (count: number, meter: 'engine' | 'loader' = 'engine') =>
+    ({ kind: 'everyHours', hours: count, meter, grid: null }) as const;
+  const machine = (over: Partial<MachineDetailDto> = {}) =>
+    machineDetail({
+      lines: [dueLine({ itemId: OIL })],
+      rules: [{ itemId: OIL, triggers: [hours(50), hours(10, 'loader'), every(12)] }],
+      ...over,
+    });
+
+  it('is sent with the interval that was typed, all other limits staying as the book has them', async () => {
+    show(<Overrides machine={machine()} />);
     click('Depart from a line');
     await screen.findByRole('dialog');
     type(/Duty factor/, '0,5');
@@ -82,16 +94,65 @@ describe('a departure from the book', () => {
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.sent[0]).toEqual({
       method: 'PUT',
-      path: '/api/machines/m/overrides/oil',
+      path: `/api/machines/m/overrides/${OIL}`,
       body: {
         isOmitted: false,
         reason: 'Dust on the ball fields',
         dutyFactor: 0.5,
         windowHours: null,
         windowDays: null,
-        triggers: [{ kind: 'everyCalendar', count: 6, unit: 'month', inUse: null }],
+        triggers: [hours(50), hours(10, 'loader'), every(6)],
       },
     });
+  });
+
+  it('counts hours on the meter that is chosen', async () => {
+    const loader = {
+      kind: 'loader',
+      name: '',
+      share: 0.2,
+      hoursAtStart: 0,
+      engineAtStart: 0,
+      life: 9,
+    } as const;
+    show(<Overrides machine={machine({ attachments: [loader] })} />);
+    click('Depart from a line');
+    const dialog = await screen.findByRole('dialog');
+    type('Every so many hours', '8');
+    fireEvent.mouseDown(within(dialog).getByLabelText('Hours of the'));
+    fireEvent.click(screen.getByRole('option', { name: 'Loader' }));
+    type('Why', 'Salt');
+    click('Keep');
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toMatchObject({
+      dutyFactor: null,
+      triggers: [hours(50), hours(8, 'loader'), every(12)],
+    });
+  });
+
+  it('refuses a figure that cannot be read, and keeps what it was not told to change', async () => {
+    const before = {
+      itemId: OIL,
+      itemName: 'Engine oil',
+      isOmitted: false,
+      dutyFactor: 0.5,
+      triggers: [hours(40)],
+      windowHours: 3,
+      windowDays: null,
+      reason: 'Dust',
+    };
+    show(<Overrides machine={machine({ overrides: [before] })} />);
+    click('Depart from a line');
+    await screen.findByRole('dialog');
+    type(/Duty factor/, 'a half');
+    type('Why', 'More dust');
+    click('Keep');
+    expect(await screen.findByText('Give the duty factor as a number, such as 0.5.')).toBeDefined();
+    expect(server.sent).toEqual([]);
+    type(/Duty factor/, '');
+    click('Keep');
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toMatchObject({ dutyFactor: 0.5, triggers: [hours(40)], windowHours: 3 });
   });
 
   it('is told in words and taken back', async () => {

@@ -47,6 +47,7 @@ export const job = (over: Partial<JobDto> = {}): JobDto => ({
   openedBy: 'Marit',
   proposed: [],
   lastShown: 412.6,
+  expectedShown: 418.2,
   labourRateMinor: 3000,
   version: 1,
   record: null,

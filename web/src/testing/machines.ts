@@ -43,6 +43,8 @@ export function machineDetail(over: Partial<MachineDetailDto> = {}): MachineDeta
     statusChanges: [],
     ahead: [],
     behind: [],
+    openJobId: null,
+    rules: [],
     lines: [dueLine()],
     ...over,
   };
