@@ -6,7 +6,8 @@ import './prepare.mjs';
 
 // Only now is everything built.
 await import('reflect-metadata');
-const { checkBody, FleetFileDto, MOST_FAULTS } = await import('@yugator/contracts');
+const { checkBody, fileFaults, FleetFileDto, MOST_FAULTS, NOTHING_KNOWN } =
+  await import('@yugator/contracts');
 const { civilDateAt, dueOfFleet, parseCivilDate } = await import('@yugator/core');
 
 const USAGE = 'Usage: npm run -s due -- fleet.json [--today 2027-05-13]';
@@ -40,8 +41,9 @@ const asked = values.today === undefined ? null : parseCivilDate(values.today);
 if (values.today !== undefined && !asked) {
   fail(`"${values.today}" is no day that exists. Write it as 2027-05-13.`);
 }
-const { value: file, faults } = checkBody(FleetFileDto, read(name));
-if (faults) {
+const { value: file, faults: shape } = checkBody(FleetFileDto, read(name));
+const faults = (shape ?? fileFaults(file, NOTHING_KNOWN, Date.now(), '')).slice(0, MOST_FAULTS);
+if (faults.length) {
   const more = faults.length < MOST_FAULTS ? '' : 'at least ';
   fail(
     `${name} has ${more}${faults.length} faults:`,

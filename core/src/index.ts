@@ -11,6 +11,8 @@ export * from './meter/judgeReading.js';
 export * from './meter/lifeHours.js';
 export * from './meter/reading.js';
 export * from './meter/segment.js';
+export * from './meter/sequenceFaults.js';
+export * from './names/nameKey.js';
 export * from './meter/stale.js';
 export * from './season/season.js';
 export * from './season/usePlan.js';

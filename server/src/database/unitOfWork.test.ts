@@ -52,6 +52,18 @@ describe('a unit of work', () => {
     expect(await nameOf(crew.machine)).toBe('A');
   });
 
+  it('that is only tried out gives what would have come of it, and leaves nothing', async () => {
+    const tried = work.tryOut(async () => {
+      await rename(crew.machine, 'T');
+      work.changed('machines');
+      return nameOf(crew.machine);
+    });
+    expect(await tried).toBe('T');
+    expect(published).toEqual([]);
+    expect(await nameOf(crew.machine)).toBe('A');
+    await expect(work.tryOut(() => Promise.reject(new Error('no')))).rejects.toThrow('no');
+  });
+
   it('joins the one it runs in', async () => {
     const failing = work.run(async () => {
       await work.run(() => rename(crew.machine, 'C'));

@@ -21,6 +21,12 @@ export function databaseErrno(error: unknown): number | undefined {
   return databaseErrno('parent' in error ? error.parent : error.cause);
 }
 
+/** Ends a unit of work that is only tried out. */
+class TakenBack<T> extends Error {
+  override readonly name = 'TakenBack';
+  result: T | undefined;
+}
+
 /** All-or-nothing writes. */
 @Injectable()
 export class UnitOfWork {
@@ -49,6 +55,23 @@ export class UnitOfWork {
         if (attempt >= ATTEMPTS || !WORTH_ANOTHER_TRY.has(databaseErrno(error) ?? 0)) throw error;
         await wait(attempt * 20 * (0.5 + Math.random()));
       }
+    }
+  }
+
+  /**
+   * Runs `work` as {@link run} would, and takes all of it back: what it gives is what would have come of it, and what it throws is what
+   * would have stood against it. Nothing is published.
+   */
+  async tryOut<T>(work: () => Promise<T>): Promise<T> {
+    const takenBack = new TakenBack<T>();
+    try {
+      return await this.run(async () => {
+        takenBack.result = await work();
+        throw takenBack;
+      });
+    } catch (error) {
+      if (error === takenBack && takenBack.result !== undefined) return takenBack.result;
+      throw error;
     }
   }
 

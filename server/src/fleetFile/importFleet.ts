@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { fileFaults } from '@yugator/contracts';
 import type {
   FileMachineDto,
   FleetFileDto,
@@ -6,11 +7,10 @@ import type {
   ImportResultDto,
   Outcome,
 } from '@yugator/contracts';
-import { OWN_ITEMS } from '@yugator/core';
+import { nameKey, OWN_ITEMS } from '@yugator/core';
 import type { MeterName, Trigger } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../books/book.model.js';
-import { lineFaults } from '../books/lineFaults.js';
 import { writeLines, writeNewBook } from '../books/writeBook.js';
 import { grouped } from '../database/grouped.js';
 import { withComponents } from '../machine/cardComponents.js';
@@ -25,10 +25,9 @@ import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
 import { Seasons } from '../season/seasons.js';
 import { Site } from '../site/site.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { fileFaults } from './fileFaults.js';
 import { writeMeter } from './writeMeter.js';
 
-/** Ids by the names that a file goes by. */
+/** Ids by the keys of the names that a file goes by. */
 interface Ids {
   readonly books: ReadonlyMap<string, string>;
   readonly seasons: ReadonlyMap<string, string>;
@@ -47,42 +46,41 @@ export class ImportFleet {
 
   async import({ file, isTrial }: ImportFleetDto, caller: Importer): Promise<ImportResultDto> {
     const { now } = await this.calendar.read();
-    return this.work.run(async () => {
-      await this.check(file);
+    const write = async () => {
+      await this.check(file, now);
       const result = {
         machines: file.machines.length,
         ...(await this.fresh(file)),
         readings: file.machines.reduce((sum, { readings }) => sum + readings.length, 0),
         written: !isTrial,
       };
-      if (isTrial) return result;
       await this.writeShared(file);
       const ids = await this.ids();
       for (const machine of file.machines) await this.writeMachine(machine, ids, caller, new Date(now));
       this.work.changed('machines', 'readings', 'jobs', 'books', 'seasons');
       return result;
-    });
+    };
+    // What the database has against a file shows only when it is written: a trial writes it too, and takes it back.
+    return isTrial ? this.work.tryOut(write) : this.work.run(write);
   }
 
-  private async check(file: FleetFileDto): Promise<void> {
+  private async check(file: FleetFileDto, now: number): Promise<void> {
     const [machines, books, seasons] = await Promise.all([
       Machine.findAll({ attributes: ['tag'] }),
       Book.findAll({ include: [Item] }),
       this.seasons.all(),
     ]);
     const known = {
-      tags: new Set(machines.map(({ tag }) => tag)),
-      seasons: new Set([...seasons, ...file.seasons].map(({ name }) => name)),
-      // A book that is here already counts as it is here.
-      books: new Map([
-        ...file.books.map((book) => [book.name, new Set(book.items.map(({ name }) => name))] as const),
-        ...books.map((book) => [book.name, new Set((book.items ?? []).map(({ name }) => name))] as const),
-      ]),
+      tags: new Set(machines.map(({ tag }) => nameKey(tag))),
+      seasons: new Set(seasons.map(({ name }) => nameKey(name))),
+      books: new Map(
+        books.map((book) => [
+          nameKey(book.name),
+          new Set((book.items ?? []).map(({ name }) => nameKey(name))),
+        ]),
+      ),
     };
-    const faults = [
-      ...file.books.flatMap((book, index) => lineFaults(book, `/file/books/${index}`)),
-      ...fileFaults(file, known),
-    ];
+    const faults = fileFaults(file, known, now);
     if (faults.length) throw fieldProblem(...faults);
   }
 
@@ -90,27 +88,30 @@ export class ImportFleet {
   private async fresh(file: FleetFileDto): Promise<{ books: number; seasons: number }> {
     const ids = await this.ids();
     return {
-      books: file.books.filter(({ name }) => !ids.books.has(name)).length,
-      seasons: file.seasons.filter(({ name }) => !ids.seasons.has(name)).length,
+      books: file.books.filter(({ name }) => !ids.books.has(nameKey(name))).length,
+      seasons: file.seasons.filter(({ name }) => !ids.seasons.has(nameKey(name))).length,
     };
   }
 
   private async ids(): Promise<Ids> {
     const [books, seasons] = await Promise.all([Book.findAll({ include: [Item] }), this.seasons.all()]);
     return {
-      books: new Map(books.map(({ id, name }) => [name, id])),
-      seasons: new Map(seasons.map(({ id, name }) => [name, id])),
+      books: new Map(books.map(({ id, name }) => [nameKey(name), id])),
+      seasons: new Map(seasons.map(({ id, name }) => [nameKey(name), id])),
       lines: new Map(
-        books.map((book) => [book.name, new Map((book.items ?? []).map(({ id, name }) => [name, id]))]),
+        books.map((book) => [
+          nameKey(book.name),
+          new Map((book.items ?? []).map(({ id, name }) => [nameKey(name), id])),
+        ]),
       ),
     };
   }
 
   private async writeShared(file: FleetFileDto): Promise<void> {
     const known = await this.ids();
-    for (const book of file.books) if (!known.books.has(book.name)) await writeNewBook(book);
+    for (const book of file.books) if (!known.books.has(nameKey(book.name))) await writeNewBook(book);
     let place = known.seasons.size;
-    for (const { name, years } of file.seasons.filter((season) => !known.seasons.has(season.name))) {
+    for (const { name, years } of file.seasons.filter((season) => !known.seasons.has(nameKey(season.name)))) {
       const seasonId = uuid();
       await SeasonRow.create({ id: seasonId, name, place });
       await SeasonYearRow.bulkCreate(
@@ -149,15 +150,17 @@ export class ImportFleet {
     });
     await writeLines({ machineId: id }, items ?? []);
     const own = new Map(
-      (await Item.findAll({ where: { machineId: id } })).map((item) => [item.name, item.id]),
+      (await Item.findAll({ where: { machineId: id } })).map((item) => [nameKey(item.name), item.id]),
     );
     const idOf = ({ book, item }: { book: string; item: string }) =>
-      (book === OWN_ITEMS ? own : ids.lines.get(book))?.get(item) ?? '';
-    await MachineBook.bulkCreate(books.map((name) => ({ machineId: id, bookId: ids.books.get(name) })));
+      (book === OWN_ITEMS ? own : ids.lines.get(nameKey(book)))?.get(nameKey(item)) ?? '';
+    await MachineBook.bulkCreate(
+      books.map((name) => ({ machineId: id, bookId: ids.books.get(nameKey(name)) })),
+    );
     await MachineSeason.bulkCreate(
       seasons.map(({ season, hoursPerWeek }) => ({
         machineId: id,
-        seasonId: ids.seasons.get(season),
+        seasonId: ids.seasons.get(nameKey(season)),
         hoursPerWeek,
       })),
     );

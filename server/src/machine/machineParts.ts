@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { lineFaults, specFaults } from '@yugator/contracts';
 import type {
   AttachmentKind,
   ChangeStatusDto,
@@ -14,7 +15,6 @@ import type {
 } from '@yugator/contracts';
 import { v7 as uuid } from 'uuid';
 import { Item } from '../books/book.model.js';
-import { lineFaults } from '../books/lineFaults.js';
 import { storedTriggers } from '../books/toScheduleItem.js';
 import { writeLines } from '../books/writeBook.js';
 import { jsonValue } from '../database/columns.js';
@@ -36,7 +36,6 @@ import {
   StatusChange,
 } from './machine.model.js';
 import { withComponents } from './cardComponents.js';
-import { specFaults } from './specFaults.js';
 
 /** The faults of rows of which each may stand there once. */
 function repeated<T>(

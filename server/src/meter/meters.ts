@@ -20,7 +20,7 @@ import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { faultWords, unusualWords } from './faultWords.js';
+import { faultWords, unusualWords } from '@yugator/contracts';
 import { Photos } from '../photo/photos.js';
 import { ReadingPhoto, ReadingRow } from './meter.model.js';
 import type { ReadingSource } from './meter.model.js';

@@ -67,6 +67,14 @@ function isDiskFull(error: unknown): boolean {
   );
 }
 
+/** CONSTRAINT %s failed for %s. */
+const CHECK_FAILED = 4025;
+const CHECK_PROBLEM = new Problem(
+  422,
+  'Not kept',
+  'One of the figures is outside what can be kept. Look through them and send it again.',
+);
+
 /** "Duplicate entry 'x' for key 'name'", and the table from the statement: `people.name`. */
 function uniqueProblem(error: UniqueConstraintError): Problem {
   const statement = 'sql' in error.parent ? String(error.parent.sql) : '';
@@ -87,6 +95,7 @@ export function databaseProblem(error: unknown): Problem | null {
   if (isAway(error)) return DATABASE_AWAY;
   if (CONTENDED.has(databaseErrno(error) ?? 0)) return CONTENDED_PROBLEM;
   if (error instanceof UniqueConstraintError) return uniqueProblem(error);
+  if (CHECK_FAILED === databaseErrno(error)) return CHECK_PROBLEM;
   if (error instanceof ForeignKeyConstraintError) {
     return new Problem(
       409,

@@ -1,4 +1,5 @@
 import { MOST_FAULTS } from '@yugator/contracts';
+export { fault } from '@yugator/contracts';
 import type { FieldFaultDto } from '@yugator/contracts';
 
 interface ProblemMore {
@@ -34,11 +35,6 @@ export function fieldProblem(...all: FieldFaultDto[]): Problem {
     faults.map((fault) => fault.detail).join(' '),
     faults,
   );
-}
-
-/** One field at fault; `pointer` without the leading `#`. */
-export function fault(pointer: string, code: string, detail: string): FieldFaultDto {
-  return { pointer: `#${pointer}`, code, detail };
 }
 
 export function notFound(what: string): Problem {

@@ -1,4 +1,5 @@
 import type {
+  BookDto,
   FleetLineDto,
   MachineDetailDto,
   MilestoneDto,
@@ -37,6 +38,19 @@ const NO_OVERRIDE = {
   dutyFactor: null,
   windowHours: null,
   windowDays: null,
+};
+
+const FOREIGN_LINE = {
+  name: 'Foreign line',
+  action: 'inspect',
+  components: ['lights'],
+  minutes: 5,
+  renews: [],
+  reference: '',
+  note: '',
+  windowHours: null,
+  windowDays: null,
+  triggers: [{ kind: 'storage', days: 30 }],
 };
 
 describe('seasons', () => {
@@ -103,6 +117,11 @@ describe('a machine', () => {
     });
     const refused = await put(path, { ...fields, triggers: [{ kind: 'everyHours', hours: 0 }], reason: 'x' });
     expect(refused.body.errors?.map(({ pointer }) => pointer)).toEqual(['#/triggers', '#/reason']);
+    // Of a book that it does not follow it cannot depart.
+    const book = { name: 'Foreign', machineClass: 'zeroTurn', meter: 'engine', items: [FOREIGN_LINE] };
+    const foreign = await put<BookDto>('/books', book, 'POST');
+    const away = `/machines/${yard.crew.machine}/overrides/${foreign.body.items[0]?.id}`;
+    expect((await put(away, { ...fields, reason: 'Dust' })).status).toBe(404);
   });
 
   it('is laid up, taken out of service, retired and put back, with its history', async () => {

@@ -1,50 +1,16 @@
 import { Injectable } from '@nestjs/common';
-import type { SeasonsDto, UpdateSeasonsDto } from '@yugator/contracts';
-import { civilDate, seasonYearFault } from '@yugator/core';
-import type { Season, SeasonYearFault } from '@yugator/core';
+import { seasonFaults } from '@yugator/contracts';
+import type { SeasonFieldsDto, SeasonsDto, UpdateSeasonsDto } from '@yugator/contracts';
+import { civilDate } from '@yugator/core';
+import type { Season } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Machine, MachineSeason } from '../machine/machine.model.js';
 import { fault, fieldProblem, stale } from '../problem/problem.js';
-import type { FieldFaultDto, SeasonFieldsDto, SeasonYearDto } from '@yugator/contracts';
 import { Site } from '../site/site.model.js';
 import { SeasonRow, SeasonYearRow } from './season.model.js';
 
 const LONGEST_NAME = 30;
-
-const FAULT_WORDS: Record<SeasonYearFault, string> = {
-  endsBeforeItBegins: 'ends before it begins. Give a last day on or after the first.',
-  longerThanAYear: 'is longer than a year. Give a last day within a year of the first.',
-  beginsInAnotherYear: 'begins in another year. Give a first day in that year; the last may lie in the next.',
-};
-
-function yearFaults(years: readonly SeasonYearDto[], path: string): FieldFaultDto[] {
-  const seen = new Set<number>();
-  return years.flatMap(({ year, firstDay, lastDay }, index) => {
-    const pointer = `${path}/years/${index}`;
-    if (seen.has(year))
-      return [fault(`${pointer}/year`, 'repeated', `${year} stands here twice. Keep one line.`)];
-    seen.add(year);
-    const code = seasonYearFault({ year, firstDay: civilDate(firstDay), lastDay: civilDate(lastDay) });
-    return code ? [fault(`${pointer}/lastDay`, code, `${year} ${FAULT_WORDS[code]}`)] : [];
-  });
-}
-
-function seasonFaults(seasons: readonly SeasonFieldsDto[]): FieldFaultDto[] {
-  const names = seasons.map(({ name }) => name.toLowerCase());
-  return seasons.flatMap(({ name, years }, index) => [
-    ...(names.indexOf(name.toLowerCase()) < index
-      ? [
-          fault(
-            `/seasons/${index}/name`,
-            'taken',
-            `There are two seasons called ${name}. Give one another name.`,
-          ),
-        ]
-      : []),
-    ...yearFaults(years, `/seasons/${index}`),
-  ]);
-}
 
 /** The seasons of the site. */
 @Injectable()
@@ -89,7 +55,7 @@ export class Seasons {
 
   /** Writes all seasons at once. One that machines take part in stays until they are taken out of it. */
   async update({ seasons, version }: UpdateSeasonsDto): Promise<SeasonsDto> {
-    const faults = seasonFaults(seasons);
+    const faults = seasonFaults(seasons, '/seasons');
     if (faults.length) throw fieldProblem(...faults);
     return this.work.run(async () => {
       const site = await Site.findOne({ lock: true });

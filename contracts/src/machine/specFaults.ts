@@ -1,5 +1,6 @@
-import type { FieldFaultDto, SpecCardDto } from '@yugator/contracts';
-import { fault } from '../problem/problem.js';
+import { fault } from '../problem/fault.js';
+import type { FieldFaultDto } from '../problem/problem.dto.js';
+import type { SpecCardDto } from './specCard.dto.js';
 
 function backwards(rows: readonly { low: number; high: number }[], path: string): FieldFaultDto[] {
   return rows.flatMap(({ low, high }, index) =>

@@ -1,13 +1,16 @@
-import type { BookFieldsDto, FieldFaultDto } from '@yugator/contracts';
-import { fault } from '../problem/problem.js';
+import { repeatedNames } from '@yugator/core';
+import { fault } from '../problem/fault.js';
+import type { FieldFaultDto } from '../problem/problem.dto.js';
+import type { BookFieldsDto } from './book.dto.js';
 
 /** What is wrong with the lines of a book beside each other. */
 export function lineFaults({ items }: Pick<BookFieldsDto, 'items'>, path: string): FieldFaultDto[] {
   const names = items.map(({ name }) => name);
+  const repeated = new Set(repeatedNames(names));
   return items.flatMap((line, index) => {
     const pointer = `${path}/items/${index}`;
     const faults: FieldFaultDto[] = [];
-    if (names.indexOf(line.name) < index) {
+    if (repeated.has(index)) {
       faults.push(
         fault(`${pointer}/name`, 'repeated', `"${line.name}" stands in this book twice. Name one otherwise.`),
       );
