@@ -12,11 +12,12 @@ import { costAndFindings } from './migrations/0008-cost-and-findings.js';
 import { binaryIds } from './migrations/0009-binary-ids.js';
 import { frontGate } from './migrations/0010-front-gate.js';
 import { components } from './migrations/0012-components.js';
+import { recordsStand } from './migrations/0013-records-stand.js';
 import { judgedMeters } from './migrations/0011-judged-meters.js';
 
 const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
-  ...[binaryIds, frontGate, judgedMeters, components],
+  ...[binaryIds, frontGate, judgedMeters, components, recordsStand],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

@@ -3,6 +3,7 @@ import type { Draw, Finding, ItemArticle } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import type { Book } from '../books/book.model.js';
 import { Job, JobItem } from '../job/job.model.js';
+import { keepNames } from '../job/keepNames.js';
 import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
 import { ARTICLES } from './articles.js';
 import type { DemoArticle } from './articles.js';
@@ -76,6 +77,7 @@ export class DemoJobs {
       ),
     );
     await Movement.bulkCreate(this.movements());
+    await keepNames(null);
   }
 
   private jobRow({ id, machineId, at, on, life, shown, itemIds }: MachineJob) {

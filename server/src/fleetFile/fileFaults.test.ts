@@ -16,7 +16,9 @@ type Machine = FleetFileDto['machines'][number];
 const exported = async (): Promise<FleetFileDto> =>
   (await yard.ask<FleetFileDto>('GET', '/api/fleet/file')).body;
 const take = (file: object, isTrial: boolean) =>
-  yard.ask<Omit<ProblemDto, 'status'> & { written: boolean }>('POST', '/api/fleet/import', { body: { file, isTrial } });
+  yard.ask<Omit<ProblemDto, 'status'> & { written: boolean }>('POST', '/api/fleet/import', {
+    body: { file, isTrial },
+  });
 const tags = async () => (await yard.ask<MachineDto[]>('GET', '/api/machines')).body.map(({ tag }) => tag);
 
 /** One machine of the yard under a new tag, changed as a case wants it. */

@@ -16,6 +16,7 @@ import { grouped } from '../database/grouped.js';
 import { withComponents } from '../machine/cardComponents.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Job, JobItem } from '../job/job.model.js';
+import { keepNames } from '../job/keepNames.js';
 import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
 import type { Importer } from './fleetTask.js';
 import { fieldProblem } from '../problem/problem.js';
@@ -57,6 +58,7 @@ export class ImportFleet {
       await this.writeShared(file);
       const ids = await this.ids();
       for (const machine of file.machines) await this.writeMachine(machine, ids, caller, new Date(now));
+      await keepNames(null);
       this.work.changed('machines', 'readings', 'jobs', 'books', 'seasons');
       return result;
     };

@@ -45,6 +45,12 @@ export class Job extends Model {
   @OptionalMoment declare voidedAt: Date | null;
   @OptionalRef declare voidedById: string | null;
   @OptionalText declare voidReason: string | null;
+  /** what the machine and the people were called when it was signed or voided */
+  @OptionalText declare machineTag: string | null;
+  @OptionalText declare machineName: string | null;
+  @OptionalText declare doneByName: string | null;
+  @OptionalText declare signedOffByName: string | null;
+  @OptionalText declare voidedByName: string | null;
   @BelongsTo(() => Machine) declare machine?: Machine;
   @HasMany(() => JobItem) declare items?: JobItem[];
   @HasMany(() => Movement, { foreignKey: 'jobId' }) declare movements?: Movement[];
@@ -64,6 +70,8 @@ export class JobItem extends Model {
   /** what was measured and seen of it, kept at sign-off; null where nothing was */
   @OptionalJson declare findings: unknown;
   @Column({ type: DataType.STRING, allowNull: false, defaultValue: '' }) declare note: string;
+  /** what it was called when the job was signed off */
+  @OptionalText declare itemName: string | null;
   @Whole declare version: number;
   @BelongsTo(() => Item) declare item?: Item;
   @BelongsTo(() => Job) declare job?: Job;

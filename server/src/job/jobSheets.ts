@@ -76,7 +76,8 @@ export class JobSheets {
       }),
     ]);
     const lines = new Map((scheduled ? toDueLines(scheduled) : []).map((line) => [line.itemId, line]));
-    const { tag, name } = job.machine;
+    const tag = job.machineTag ?? job.machine.tag;
+    const name = job.machineName ?? job.machine.name;
     return {
       id,
       machine: { id: job.machineId, tag, name },
@@ -87,7 +88,7 @@ export class JobSheets {
         .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
         .map((item) => ({
           itemId: item.itemId,
-          name: item.item?.name ?? '',
+          name: item.itemName ?? item.item?.name ?? '',
           outcome: item.outcome,
           untilOn: item.untilOn,
           untilLife: item.untilLife,
@@ -115,7 +116,7 @@ export class JobSheets {
       lastShown: scheduled?.schedule.lastReading?.shown ?? null,
       expectedShown: scheduled ? expectedShown(scheduled.schedule.meters.engine, today) : null,
       version: job.version,
-      record: toRecordDto(job, names),
+      record: toRecordDto(job),
     };
   }
 

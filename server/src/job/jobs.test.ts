@@ -7,6 +7,10 @@ import type {
   RecordPageDto,
   TodayDto,
 } from '@yugator/contracts';
+import { Item } from '../books/book.model.js';
+import { Machine } from '../machine/machine.model.js';
+import { Person } from '../people/person.model.js';
+import { Article } from '../shelf/shelf.model.js';
 import { jobActs } from '../testing/jobActs.js';
 import { NOBODY } from '../testing/pictures.js';
 import { testApp } from '../testing/testApp.js';
@@ -47,6 +51,32 @@ describe('a job', () => {
     const records = await yard.ask<RecordPageDto>('GET', '/api/records?search=oil');
     expect(records.body.total).toBe(1);
     expect((await yard.ask<RecordPageDto>('GET', '/api/records?search=100%25')).body.total).toBe(0);
+  });
+
+  it('stands as it was signed, whatever is called otherwise later, and is found by the names of then', async () => {
+    const signed = await signOff(await ready());
+    const before = signed.body.record;
+    expect(before).toMatchObject({
+      items: ['Engine oil and filter'],
+      doneBy: 'mechanic',
+      machine: { tag: 'T-1' },
+    });
+    await Machine.update({ tag: 'X-9', name: 'Renamed' }, { where: { id: yard.crew.machine } });
+    await Item.update({ name: 'Sump' }, { where: { id: yard.crew.oil } });
+    await Article.update({ name: 'Box' }, { where: { id: yard.crew.kit } });
+    await Person.update({ name: 'Somebody else' }, { where: { id: yard.crew.people.mechanic } });
+    const again = (await yard.ask<JobDto>('GET', `/api/jobs/${signed.body.id}`)).body;
+    expect(again.record).toEqual(before);
+    expect([again.machine.tag, again.items[0]?.name]).toEqual(['T-1', 'Engine oil and filter']);
+    const found = async (search: string) =>
+      (await yard.ask<RecordPageDto>('GET', `/api/records?search=${search}`)).body.total;
+    expect([await found('T-1'), await found('filter'), await found('X-9'), await found('Sump')]).toEqual([
+      1, 1, 0, 0,
+    ]);
+    const voided = await yard.ask<JobDto>('POST', `/api/records/${signed.body.id}/void`, {
+      body: { reason: 'Wrong day' },
+    });
+    expect(voided.body.record).toEqual({ ...before, voided: expect.objectContaining({ by: 'crewLead' }) });
   });
 
   it('costs its parts and its minutes, at the rate of the day on which it was signed off', async () => {

@@ -28,6 +28,7 @@ import { Machine } from '../machine/machine.model.js';
 import { UsedOil } from '../oil/usedOil.js';
 import { Job, JobItem } from './job.model.js';
 import { OpenJobs } from './openJobs.js';
+import { keepNames } from './keepNames.js';
 import { outcomeColumns, outcomeFaults } from './outcome.js';
 import { keepFindings } from './findings.js';
 import { JobSheets } from './jobSheets.js';
@@ -194,6 +195,7 @@ export class Jobs {
         signedOffById: caller.id,
         version: job.version + 1,
       });
+      await keepNames(id);
       if (fields.doneById !== caller.id) await this.noteOther(job, fields.doneById, caller, address);
       await this.schedule.touched([job.machineId]);
       this.work.changed('jobs', 'readings');
@@ -219,6 +221,7 @@ export class Jobs {
         voidReason: reason,
         version: job.version + 1,
       });
+      await keepNames(id);
       const reading = job.readingId ? await ReadingRow.findByPk(job.readingId, { lock: true }) : null;
       if (reading && !reading.voidedAt) await this.meters.markVoid(reading, reason, caller);
       const tag = (await Machine.findByPk(job.machineId))?.tag ?? '';

@@ -3,9 +3,7 @@ import type { RecordDto, RecordPageDto, RecordQueryDto } from '@yugator/contract
 import { Op } from 'sequelize';
 import type { WhereOptions } from 'sequelize';
 import { Item } from '../books/book.model.js';
-import { Machine } from '../machine/machine.model.js';
-import { namesById } from '../people/namesById.js';
-import { Article, Movement } from '../shelf/shelf.model.js';
+import { Movement } from '../shelf/shelf.model.js';
 import { Job, JobItem } from './job.model.js';
 import { toRecordDto } from './toRecordDto.js';
 
@@ -54,33 +52,29 @@ export class Records {
     const jobs = await Job.findAll({
       where: { id: [...ids] },
       include: [
-        Machine,
         { model: JobItem, include: [Item] },
-        { model: Movement, separate: true, include: [Article] },
+        { model: Movement, separate: true },
       ],
     });
-    const names = await namesById();
-    return new Map(jobs.map((job) => [job.id, toRecordDto(job, names)]));
+    return new Map(jobs.map((job) => [job.id, toRecordDto(job)]));
   }
 
   private async where({ machineId, search }: RecordQueryDto): Promise<WhereOptions> {
     const base = { state: ['signedOff', 'voided'], ...(machineId ? { machineId } : {}) };
     if (!search) return base;
     const words = containing(search);
-    const machines = await Machine.findAll({
-      where: { [Op.or]: [{ tag: words }, { name: words }] },
-      attributes: ['id'],
-    });
-    const items = await Item.findAll({ where: { name: words }, attributes: ['id'] });
     const ticked = await JobItem.findAll({
-      where: { itemId: items.map((item) => item.id), outcome: { [Op.ne]: null } },
+      where: { itemName: words, outcome: { [Op.ne]: null } },
       attributes: ['jobId'],
+      group: ['jobId'],
+      raw: true,
     });
     return {
       ...base,
       [Op.or]: [
-        { machineId: machines.map((machine) => machine.id) },
-        { id: [...new Set(ticked.map((item) => item.jobId))] },
+        { machineTag: words },
+        { machineName: words },
+        { id: ticked.map((item) => item.jobId) },
         { note: words },
       ],
     };

@@ -8,20 +8,17 @@ function doneOf(items: readonly JobItem[]): string[] {
   return items
     .filter(({ outcome }) => outcome === 'done')
     .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
-    .map(({ item }) => item?.name ?? '');
+    .map(({ itemName }) => itemName ?? '');
 }
 
-function voidedOf(
-  { voidedAt, voidedById, voidReason }: Job,
-  names: ReadonlyMap<string, string>,
-): RecordDto['voided'] {
+function voidedOf({ voidedAt, voidedByName, voidReason }: Job): RecordDto['voided'] {
   if (!voidedAt) return null;
-  return { at: voidedAt.toISOString(), by: names.get(voidedById ?? '') ?? '', reason: voidReason ?? '' };
+  return { at: voidedAt.toISOString(), by: voidedByName ?? '', reason: voidReason ?? '' };
 }
 
 function othersOf(items: readonly JobItem[]): RecordOtherDto[] {
-  return items.flatMap(({ item, outcome, note }) =>
-    outcome === null || outcome === 'done' ? [] : [{ name: item?.name ?? '', outcome, note }],
+  return items.flatMap(({ itemName, outcome, note }) =>
+    outcome === null || outcome === 'done' ? [] : [{ name: itemName ?? '', outcome, note }],
   );
 }
 
@@ -31,33 +28,40 @@ function onceEach(findings: readonly Finding[]): Finding[] {
 }
 
 /** Who did it, and who signed where that was somebody else. */
-function whoOf(
-  { doneById, signedOffById }: Job,
-  names: ReadonlyMap<string, string>,
-): Pick<RecordDto, 'doneBy' | 'signedBy'> {
-  const nameOf = (id: string | null) => names.get(id ?? '') ?? '';
-  return { doneBy: nameOf(doneById), signedBy: signedOffById === doneById ? null : nameOf(signedOffById) };
+function whoOf({
+  doneById,
+  signedOffById,
+  doneByName,
+  signedOffByName,
+}: Job): Pick<RecordDto, 'doneBy' | 'signedBy'> {
+  return {
+    doneBy: doneByName ?? '',
+    signedBy: signedOffById === doneById ? null : (signedOffByName ?? ''),
+  };
 }
 
-/** The record of a job that was signed off (and perhaps voided since); null for other jobs. The job carries its associations. */
-export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): RecordDto | null {
-  const { doneOn, life, shown, machine } = job;
-  if (doneOn === null || life === null || shown === null || !machine) return null;
+/**
+ * The record of a job that was signed off (and perhaps voided since), under the names of then; null for other jobs. The job carries its
+ * items and movements.
+ */
+export function toRecordDto(job: Job): RecordDto | null {
+  const { doneOn, life, shown } = job;
+  if (doneOn === null || life === null || shown === null) return null;
   const minutes = job.minutes ?? 0;
-  const drawn = (job.movements ?? []).map(({ article, quantity, priceMinor }) => ({
-    name: article?.name ?? '',
-    unit: article?.unit ?? ('piece' as const),
+  const drawn = (job.movements ?? []).map(({ articleName, articleUnit, quantity, priceMinor }) => ({
+    name: articleName ?? '',
+    unit: articleUnit ?? ('piece' as const),
     quantity: -quantity,
     priceMinor,
   }));
   const cost = jobCost(drawn, minutes, job.labourRateMinor);
   return {
     jobId: job.id,
-    machine: { id: machine.id, tag: machine.tag, name: machine.name },
+    machine: { id: job.machineId, tag: job.machineTag ?? '', name: job.machineName ?? '' },
     doneOn,
     life,
     shown,
-    ...whoOf(job, names),
+    ...whoOf(job),
     minutes,
     items: doneOf(job.items ?? []),
     others: othersOf(job.items ?? []),
@@ -70,6 +74,6 @@ export function toRecordDto(job: Job, names: ReadonlyMap<string, string>): Recor
     labourCostMinor: cost.labour,
     costMinor: cost.total,
     note: job.note,
-    voided: voidedOf(job, names),
+    voided: voidedOf(job),
   };
 }

@@ -1,6 +1,16 @@
 import type { ArticleKind, ArticleUnit } from '@yugator/contracts';
 import { BelongsTo, Column, DataType, ForeignKey, Model, Table } from 'sequelize-typescript';
-import { Id, Moment, OptionalMoment, OptionalRef, Quantity, Ref, Text, Whole } from '../database/columns.js';
+import {
+  Id,
+  Moment,
+  OptionalMoment,
+  OptionalRef,
+  OptionalText,
+  Quantity,
+  Ref,
+  Text,
+  Whole,
+} from '../database/columns.js';
 
 /** A kit, part or fluid. */
 @Table({ tableName: 'articles' })
@@ -34,6 +44,9 @@ export class Movement extends Model {
   @OptionalRef declare movedById: string | null;
   @OptionalRef declare jobId: string | null;
   @Text declare note: string;
+  /** what a job that is signed off drew, by the name and unit of then */
+  @OptionalText declare articleName: string | null;
+  @OptionalText declare articleUnit: ArticleUnit | null;
   @OptionalMoment declare voidedAt: Date | null;
   @BelongsTo(() => Article) declare article?: Article;
 }
