@@ -5,8 +5,8 @@ import { Op } from 'sequelize';
 import type { DestroyOptions, WhereOptions } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
-import { Site } from '../site/site.model.js';
-import { AuditEntry } from './audit.model.js';
+import { Site } from '../models/site.model.js';
+import { AuditEntry } from '../models/audit.model.js';
 
 const PAGE_SIZE = 100;
 const MS_PER_DAY = 86_400_000;

@@ -2,10 +2,10 @@ import { Injectable } from '@nestjs/common';
 import { lineFaults } from '@yugator/contracts';
 import type { BookDto, BookFieldsDto, CreateBookDto, UpdateBookDto } from '@yugator/contracts';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { Machine, MachineBook } from '../machine/machine.model.js';
+import { Machine, MachineBook } from '../models/machine.model.js';
 import { fault, fieldProblem, notFound, Problem, stale } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
-import { Book, Item } from './book.model.js';
+import { Book, Item } from '../models/book.model.js';
 import { linesOf, toBookDto } from './toScheduleItem.js';
 import { writeLines, writeNewBook } from './writeBook.js';
 

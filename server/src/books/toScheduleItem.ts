@@ -1,14 +1,12 @@
 import type { BookDto, BookItemDto } from '@yugator/contracts';
 import { isComponent, parseTrigger } from '@yugator/core';
 import type { Component, ScheduleItem, Trigger } from '@yugator/core';
-import { jsonValue } from '../database/columns.js';
-import type { Book, Item } from './book.model.js';
+import { storedList } from '../database/storedJson.js';
+import type { Book, Item } from '../models/book.model.js';
 
 /** Triggers as they are stored. Throws where the table holds something else. */
 export function storedTriggers(value: unknown): Trigger[] {
-  const list = jsonValue(value);
-  if (!Array.isArray(list)) throw new Error('A stored list of triggers is not a list.');
-  return list.map((each) => {
+  return storedList(value).map((each) => {
     const parsed = parseTrigger(each);
     if ('fault' in parsed) throw new Error(`A stored trigger is wrong: ${parsed.fault}.`);
     return parsed.trigger;
@@ -17,9 +15,7 @@ export function storedTriggers(value: unknown): Trigger[] {
 
 /** Components as they are stored. Throws where the table holds something else. */
 export function storedComponents(value: unknown): Component[] {
-  const list = jsonValue(value);
-  if (!Array.isArray(list)) throw new Error('A stored list of components is not a list.');
-  return list.map((each: unknown) => {
+  return storedList(value).map((each) => {
     if (isComponent(each)) return each;
     throw new Error(`A stored component is none: ${String(each)}.`);
   });
@@ -31,8 +27,7 @@ export function wordsOf(item: Item, components: readonly Component[]): string {
 }
 
 function storedIds(value: unknown): string[] {
-  const list = jsonValue(value);
-  return Array.isArray(list) ? list.map(String) : [];
+  return storedList(value).map(String);
 }
 
 /** A stored line of a book as the schedule reckons with it. */

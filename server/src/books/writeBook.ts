@@ -1,7 +1,7 @@
 import type { BookFieldsDto, BookItemFieldsDto } from '@yugator/contracts';
 import { lineComponents } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
-import { Book, Item } from './book.model.js';
+import { Book, Item } from '../models/book.model.js';
 
 /** The columns of a line, with the names of other lines replaced by their ids. */
 function columnsOf(line: BookItemFieldsDto, place: number, idOf: ReadonlyMap<string, string>) {

@@ -1,10 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import type { SpecCardDto, UnsettledDto } from '@yugator/contracts';
 import { Op } from 'sequelize';
-import { Book, Item } from '../books/book.model.js';
+import { Book, Item } from '../models/book.model.js';
 import { storedComponents } from '../books/toScheduleItem.js';
-import { jsonValue } from '../database/columns.js';
-import { Machine } from '../machine/machine.model.js';
+import { Machine } from '../models/machine.model.js';
+import { storedCard } from '../machine/storedCard.js';
 
 /** Names of the lines of a card that no component is known of. */
 function unknownOnCard({ fluids, torques, plays, fittings, filters, tools }: SpecCardDto): string[] {
@@ -34,7 +34,7 @@ export class Unsettled {
       ...books.flatMap(({ id, name }) => lines('book', id, name)),
       ...machines.flatMap(({ id, tag }) => lines('machine', id, tag)),
       ...machines.flatMap(({ id, tag, spec }) => {
-        const card = jsonValue(spec) as SpecCardDto | null;
+        const card = storedCard(spec);
         return (card ? unknownOnCard(card) : []).map((name): UnsettledDto => ({
           where: 'card',
           id,

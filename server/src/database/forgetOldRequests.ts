@@ -1,5 +1,5 @@
 import { Op } from 'sequelize';
-import { IdempotentRequest } from './idempotentRequest.model.js';
+import { IdempotentRequest } from '../models/idempotentRequest.model.js';
 
 const KEPT_DAYS = 30;
 

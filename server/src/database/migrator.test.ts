@@ -1,9 +1,9 @@
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import { testDatabase } from '../testing/testDatabase.js';
-import { Item } from '../books/book.model.js';
+import { Item } from '../models/book.model.js';
 import { storedTriggers } from '../books/toScheduleItem.js';
-import { Machine } from '../machine/machine.model.js';
+import { Machine } from '../models/machine.model.js';
 import { jsonValue } from './columns.js';
 import { MODELS } from './models.js';
 import { migrator } from './migrator.js';

@@ -1,6 +1,6 @@
-import { AuditEntry } from '../audit/audit.model.js';
-import { Book, Item } from '../books/book.model.js';
-import { Job, JobItem, JobPhoto, JobStep } from '../job/job.model.js';
+import { AuditEntry } from '../models/audit.model.js';
+import { Book, Item } from '../models/book.model.js';
+import { Job, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
 import {
   AttachmentRow,
   Machine,
@@ -8,21 +8,21 @@ import {
   MachinePhoto,
   MachineSeason,
   StatusChange,
-} from '../machine/machine.model.js';
-import { Defect } from '../defect/defect.model.js';
-import { UsedOilRow } from '../oil/usedOil.model.js';
-import { MeterSegmentRow, ReadingPhoto, ReadingRow } from '../meter/meter.model.js';
-import { Person } from '../people/person.model.js';
-import { Declaration } from '../schedule/declaration.model.js';
-import { EvidenceAnswerRow } from '../schedule/evidenceAnswer.model.js';
-import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
-import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
-import { PhotoCount } from '../photo/photoCount.model.js';
-import { Secret } from '../session/secret.model.js';
-import { Session } from '../session/session.model.js';
-import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
-import { Site } from '../site/site.model.js';
-import { IdempotentRequest } from './idempotentRequest.model.js';
+} from '../models/machine.model.js';
+import { Defect } from '../models/defect.model.js';
+import { UsedOilRow } from '../models/usedOil.model.js';
+import { MeterSegmentRow, ReadingPhoto, ReadingRow } from '../models/meter.model.js';
+import { Person } from '../models/person.model.js';
+import { Declaration } from '../models/declaration.model.js';
+import { EvidenceAnswerRow } from '../models/evidenceAnswer.model.js';
+import { ItemOverrideRow } from '../models/itemOverride.model.js';
+import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
+import { PhotoCount } from '../models/photoCount.model.js';
+import { Secret } from '../models/secret.model.js';
+import { Session } from '../models/session.model.js';
+import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
+import { Site } from '../models/site.model.js';
+import { IdempotentRequest } from '../models/idempotentRequest.model.js';
 
 /** Every table that the program reads or writes. */
 export const MODELS = [

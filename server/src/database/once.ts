@@ -4,7 +4,7 @@ import { UniqueConstraintError } from 'sequelize';
 import { Clock } from '../clock/clock.js';
 import { Problem } from '../problem/problem.js';
 import type { CallerRequest } from '../session/caller.js';
-import { IdempotentRequest } from './idempotentRequest.model.js';
+import { IdempotentRequest } from '../models/idempotentRequest.model.js';
 import { UnitOfWork } from './unitOfWork.js';
 
 const KEY = /^[\x21-\x7e]{8,100}$/;

@@ -5,7 +5,7 @@ import type { Crew } from '../testing/seedCrew.js';
 import { NOON } from '../testing/testApp.js';
 import { testDatabase } from '../testing/testDatabase.js';
 import { SetClock } from '../clock/clock.js';
-import { Machine } from '../machine/machine.model.js';
+import { Machine } from '../models/machine.model.js';
 import { migrator } from './migrator.js';
 import { UnitOfWork } from './unitOfWork.js';
 

@@ -1,7 +1,7 @@
 import { Body, Controller, Get, Param, Post } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { DefectDto, ReportDefectDto } from '@yugator/contracts';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Defects } from './defects.js';

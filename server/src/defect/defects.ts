@@ -1,15 +1,15 @@
 import { Injectable } from '@nestjs/common';
 import type { DefectDto, ReportDefectDto } from '@yugator/contracts';
 import { v7 as uuid } from 'uuid';
-import { Item } from '../books/book.model.js';
+import { Item } from '../models/book.model.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { Machine, StatusChange } from '../machine/machine.model.js';
+import { Machine, StatusChange } from '../models/machine.model.js';
 import { namesById } from '../people/namesById.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { Defect } from './defect.model.js';
+import { Defect } from '../models/defect.model.js';
 
 type NewDefect = Pick<Defect, 'machineId' | 'itemId' | 'foundInJobId' | 'foundOn' | 'words' | 'severity'>;
 

@@ -8,10 +8,10 @@ import {
 } from '@yugator/core';
 import type { CivilDate, DueAnswer, DueState, Instant, ScheduleContext, ScheduleItem } from '@yugator/core';
 import { SetClock } from '../clock/clock.js';
-import { Book } from '../books/book.model.js';
-import { Job } from '../job/job.model.js';
-import { Machine } from '../machine/machine.model.js';
-import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
+import { Book } from '../models/book.model.js';
+import { Job } from '../models/job.model.js';
+import { Machine } from '../models/machine.model.js';
+import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
 import { LiveFeed } from '../live/liveFeed.js';
 import type { MachineParts } from '../machine/machineParts.js';
 import { Evidence } from '../schedule/evidence.js';

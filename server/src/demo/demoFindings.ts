@@ -2,8 +2,9 @@ import type { Severity } from '@yugator/contracts';
 import { addDays } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
-import { Defect } from '../defect/defect.model.js';
-import { UsedOilRow } from '../oil/usedOil.model.js';
+import { Defect } from '../models/defect.model.js';
+import { UsedOilRow } from '../models/usedOil.model.js';
+import { known } from '../database/known.js';
 
 const DEFECTS: readonly (readonly [tag: string, daysAgo: number, severity: Severity, words: string])[] = [
   ['M-10', 3, 'soon', 'Left deck spindle rumbles when spun by hand'],
@@ -34,7 +35,7 @@ export async function loadFindings(
   await Defect.bulkCreate(
     DEFECTS.map(([tag, daysAgo, severity, words]) => ({
       id: uuid(),
-      machineId: machineIds.get(tag),
+      machineId: known(machineIds, tag),
       itemId: null,
       foundInJobId: null,
       severity,

@@ -1,10 +1,11 @@
+import type { CreationAttributes } from 'sequelize';
 import { proposedDraw, roundQuantity } from '@yugator/core';
 import type { Draw, Finding, ItemArticle } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
-import type { Book } from '../books/book.model.js';
-import { Job, JobItem } from '../job/job.model.js';
+import type { Book } from '../models/book.model.js';
+import { Job, JobItem } from '../models/job.model.js';
 import { keepNames } from '../job/keepNames.js';
-import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
+import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { ARTICLES } from './articles.js';
 import type { DemoArticle } from './articles.js';
 import { LABOUR_RATE_MINOR } from './larkmere.js';
@@ -16,8 +17,8 @@ interface MachineJob extends DemoJob {
   readonly findings: (itemId: string) => Finding[] | null;
 }
 
-/** The columns of a row to be written. */
-type Row = Record<string, unknown>;
+/** A row of the stock ledger to be written. */
+type Row = CreationAttributes<Movement>;
 
 /** A day before the first job, so that the shelf was filled when it began. */
 const BEFORE_MS = 86_400_000;
@@ -84,7 +85,7 @@ export class DemoJobs {
     return {
       id,
       machineId,
-      state: 'signedOff',
+      state: 'signedOff' as const,
       version: 2,
       note: '',
       openedAt: new Date(at),
@@ -120,7 +121,7 @@ export class DemoJobs {
     const out = {
       id: uuid(),
       articleId,
-      kind: 'drawn',
+      kind: 'drawn' as const,
       quantity: -quantity,
       priceMinor: article.priceMinor,
       note: '',
@@ -135,7 +136,7 @@ export class DemoJobs {
     return {
       id: uuid(),
       articleId: article.id,
-      kind: 'received',
+      kind: 'received' as const,
       quantity: article.lot,
       priceMinor: article.priceMinor,
       note: '',

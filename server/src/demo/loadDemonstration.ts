@@ -3,16 +3,16 @@ import type { CivilDate, Instant, ScheduleContext, Season } from '@yugator/core'
 import type { Role } from '@yugator/contracts';
 import type { Sequelize } from 'sequelize-typescript';
 import { v7 as uuid } from 'uuid';
-import { Book, Item } from '../books/book.model.js';
+import { Book, Item } from '../models/book.model.js';
 import { BookCatalogue } from '../books/bookCatalogue.js';
 import { linesOf, toScheduleItem } from '../books/toScheduleItem.js';
-import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
-import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
-import { Person } from '../people/person.model.js';
-import { Declaration } from '../schedule/declaration.model.js';
-import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
+import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../models/machine.model.js';
+import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
+import { Person } from '../models/person.model.js';
+import { Declaration } from '../models/declaration.model.js';
+import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
 import { hashPassword } from '../session/password.js';
-import { Site, SITE_DEFAULTS } from '../site/site.model.js';
+import { Site, SITE_DEFAULTS } from '../models/site.model.js';
 import { loadFindings } from './demoFindings.js';
 import { demoFindings } from './demoChecks.js';
 import { DemoJobs } from './demoJobs.js';
@@ -30,6 +30,7 @@ import { attachmentsOf, blowerReadings, machineHistory, participationOf } from '
 import type { DemoHistory } from './machineHistory.js';
 import { random } from './random.js';
 import { specCardOf } from './specCards.js';
+import { known } from '../database/known.js';
 
 const PASSWORD = 'larkmere-shed';
 const SEED = 20_270_513;
@@ -65,7 +66,7 @@ async function loadPeople(): Promise<Omit<Crew, 'seasons'>> {
       role,
       active,
       version,
-      passwordHash: hashes[index],
+      passwordHash: hashes[index] ?? '',
     })),
   );
   const idOf = (role: Role) => people.find((person) => person.role === role)?.id ?? '';
@@ -105,16 +106,18 @@ async function loadMachine(
   await MachineSeason.bulkCreate(
     participationOf(machine.pattern).map(({ seasonId, hoursPerWeek }) => ({
       machineId: id,
-      seasonId: crew.seasons.get(seasonId),
+      seasonId: known(crew.seasons, seasonId),
       hoursPerWeek,
     })),
   );
   await AttachmentRow.bulkCreate(
     attachmentsOf(machine).map(({ meter, hours }) => ({
-      ...hours,
       machineId: id,
       kind: meter,
       name: 'Front loader',
+      share: hours.kind === 'share' ? hours.share : null,
+      hoursAtStart: hours.hoursAtStart,
+      engineAtStart: hours.kind === 'share' ? hours.engineAtStart : 0,
     })),
   );
   await MeterSegmentRow.bulkCreate(
@@ -160,7 +163,7 @@ async function loadBlower(machineId: string, { readings }: DemoHistory, crew: Cr
   const own = blowerReadings(readings);
   const [first] = own;
   if (!first) return;
-  const meter = { machineId, meter: 'blower' };
+  const meter = { machineId, meter: 'blower' as const };
   await AttachmentRow.create({
     machineId,
     kind: 'blower',

@@ -7,23 +7,22 @@ import type {
   FilePointDto,
   FileSegmentDto,
   FleetFileDto,
-  SpecCardDto,
 } from '@yugator/contracts';
 import { FILE_VERSION } from '@yugator/contracts';
 import { OWN_ITEMS } from '@yugator/core';
 import type { Attachment, MeterSegment, Trigger } from '@yugator/core';
-import { Book, Item } from '../books/book.model.js';
+import { Book, Item } from '../models/book.model.js';
 import { linesOf, storedTriggers, toBookDto, toItemDtos } from '../books/toScheduleItem.js';
-import { jsonValue } from '../database/columns.js';
 import { grouped } from '../database/grouped.js';
-import { Job, JobItem } from '../job/job.model.js';
-import { ReadingRow } from '../meter/meter.model.js';
-import { Declaration } from '../schedule/declaration.model.js';
+import { Job, JobItem } from '../models/job.model.js';
+import { ReadingRow } from '../models/meter.model.js';
+import { Declaration } from '../models/declaration.model.js';
 import { FleetFacts } from '../schedule/fleetFacts.js';
 import type { StoredMachine } from '../schedule/fleetFacts.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { Op } from 'sequelize';
+import { storedCard } from '../machine/storedCard.js';
 
 /** The name of every line of a book, and of its book. */
 interface LineName {
@@ -117,7 +116,7 @@ export class ExportFleet {
       cameNew,
       status,
       statusSince,
-      spec: jsonValue(machine.spec) as SpecCardDto | null,
+      spec: storedCard(machine.spec),
       seasons: facts.participation.map(({ seasonId, hoursPerWeek }) => ({
         season: seasonNames.get(seasonId) ?? '',
         hoursPerWeek,

@@ -4,7 +4,7 @@ import { FleetFileDto, ImportFleetDto, ImportResultDto } from '@yugator/contract
 import type { FastifyReply } from 'fastify';
 import { AuditTrail } from '../audit/auditTrail.js';
 import { onceKey } from '../database/once.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { statusProblem } from '../problem/statusProblem.js';
 import { Allow, ForEveryRole, TakesFile, TakesLong } from '../session/allow.js';
 import { Caller } from '../session/caller.js';

@@ -10,23 +10,24 @@ import type {
 import { nameKey, OWN_ITEMS } from '@yugator/core';
 import type { MeterName, Trigger } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
-import { Book, Item } from '../books/book.model.js';
+import { Book, Item } from '../models/book.model.js';
 import { writeLines, writeNewBook } from '../books/writeBook.js';
 import { grouped } from '../database/grouped.js';
 import { withComponents } from '../machine/cardComponents.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { Job, JobItem } from '../job/job.model.js';
+import { Job, JobItem } from '../models/job.model.js';
 import { keepNames } from '../job/keepNames.js';
-import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
+import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../models/machine.model.js';
 import type { Importer } from './fleetTask.js';
 import { fieldProblem } from '../problem/problem.js';
-import { Declaration } from '../schedule/declaration.model.js';
-import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
-import { SeasonRow, SeasonYearRow } from '../season/season.model.js';
+import { Declaration } from '../models/declaration.model.js';
+import { ItemOverrideRow } from '../models/itemOverride.model.js';
+import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
 import { Seasons } from '../season/seasons.js';
-import { Site } from '../site/site.model.js';
+import { Site } from '../models/site.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { writeMeter } from './writeMeter.js';
+import { known } from '../database/known.js';
 
 /** Ids by the keys of the names that a file goes by. */
 interface Ids {
@@ -157,12 +158,12 @@ export class ImportFleet {
     const idOf = ({ book, item }: { book: string; item: string }) =>
       (book === OWN_ITEMS ? own : ids.lines.get(nameKey(book)))?.get(nameKey(item)) ?? '';
     await MachineBook.bulkCreate(
-      books.map((name) => ({ machineId: id, bookId: ids.books.get(nameKey(name)) })),
+      books.map((name) => ({ machineId: id, bookId: known(ids.books, nameKey(name)) })),
     );
     await MachineSeason.bulkCreate(
       seasons.map(({ season, hoursPerWeek }) => ({
         machineId: id,
-        seasonId: ids.seasons.get(nameKey(season)),
+        seasonId: known(ids.seasons, nameKey(season)),
         hoursPerWeek,
       })),
     );

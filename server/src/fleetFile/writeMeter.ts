@@ -1,7 +1,7 @@
 import type { FileMachineDto } from '@yugator/contracts';
 import type { MeterName } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
-import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
+import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
 import type { Importer } from './fleetTask.js';
 
 interface FileMeter extends Pick<FileMachineDto, 'segments' | 'readings'> {

@@ -1,5 +1,5 @@
 import type { ItemNeedDto } from '@yugator/contracts';
-import { Article, ItemArticleRow } from '../shelf/shelf.model.js';
+import { Article, ItemArticleRow } from '../models/shelf.model.js';
 
 /** What items take from the shelf, with what is on hand there. */
 export async function itemNeeds(

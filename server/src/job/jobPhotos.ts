@@ -2,11 +2,11 @@ import { Injectable } from '@nestjs/common';
 import type { AddJobPhotoDto, JobDto } from '@yugator/contracts';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { Photos } from '../photo/photos.js';
 import { notFound, Problem } from '../problem/problem.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { Job, JobPhoto } from './job.model.js';
+import { Job, JobPhoto } from '../models/job.model.js';
 import { JobSheets } from './jobSheets.js';
 
 const MOST_PHOTOS = 20;
@@ -23,6 +23,7 @@ export class JobPhotos {
 
   async add(jobId: string, { jpeg, caption }: AddJobPhotoDto, caller: Person): Promise<JobDto> {
     const [bytes] = await this.photos.clean([{ base64: jpeg, pointer: '/jpeg' }]);
+    if (!bytes) throw new Error('A photo was neither cleaned nor refused.');
     const { now } = await this.calendar.read();
     return this.work.run(async () => {
       const job = await Job.findByPk(jobId, { lock: true });

@@ -1,23 +1,23 @@
 import { Injectable } from '@nestjs/common';
-import type { Found, JobDrawDto, JobDto, JobStepDto } from '@yugator/contracts';
+import type { JobDrawDto, JobDto, JobStepDto } from '@yugator/contracts';
 import { civilDateAt, proposedDraw } from '@yugator/core';
 import type { Instant, MachineSetUp } from '@yugator/core';
-import { Item } from '../books/book.model.js';
-import { Machine } from '../machine/machine.model.js';
+import { Item } from '../models/book.model.js';
+import { Machine } from '../models/machine.model.js';
 import { namesById } from '../people/namesById.js';
 import { notFound } from '../problem/problem.js';
 import { expectedShown } from '../meter/toRoundMeter.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { toDueLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
-import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
+import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { Defects } from '../defect/defects.js';
-import { jsonValue } from '../database/columns.js';
 import { UsedOil } from '../oil/usedOil.js';
 import { itemNeeds } from './itemNeeds.js';
-import { Job, JobItem, JobPhoto, JobStep } from './job.model.js';
+import { Job, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
 import { setUpOf } from './setUpOf.js';
+import { storedFound } from './storedFound.js';
 import { toRecordDto } from './toRecordDto.js';
 
 function toStepDto(step: JobStep, names: ReadonlyMap<string, string>): JobStepDto {
@@ -26,7 +26,7 @@ function toStepDto(step: JobStep, names: ReadonlyMap<string, string>): JobStepDt
     isDone: step.isDone,
     isAcknowledged: step.isAcknowledged,
     startedAt: step.startedAt?.toISOString() ?? null,
-    found: jsonValue(step.found) as Found | null,
+    found: storedFound(step.found),
     by: names.get(step.changedById) ?? '',
     version: step.version,
   };

@@ -3,10 +3,10 @@ import type { JobDto, UpdateStepDto } from '@yugator/contracts';
 import { canMaim, settledChange, sheetSteps } from '@yugator/core';
 import type { SheetStep } from '@yugator/core';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { JobItem, JobStep } from './job.model.js';
+import { JobItem, JobStep } from '../models/job.model.js';
 import { JobSheets } from './jobSheets.js';
 import { OpenJobs } from './openJobs.js';
 

@@ -26,7 +26,7 @@ import {
   VisitDto,
   VoidDto,
 } from '@yugator/contracts';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import type { CallerRequest } from '../session/caller.js';

@@ -7,10 +7,10 @@ import type {
   RecordPageDto,
   TodayDto,
 } from '@yugator/contracts';
-import { Item } from '../books/book.model.js';
-import { Machine } from '../machine/machine.model.js';
-import { Person } from '../people/person.model.js';
-import { Article } from '../shelf/shelf.model.js';
+import { Item } from '../models/book.model.js';
+import { Machine } from '../models/machine.model.js';
+import { Person } from '../models/person.model.js';
+import { Article } from '../models/shelf.model.js';
 import { jobActs } from '../testing/jobActs.js';
 import { NOBODY } from '../testing/pictures.js';
 import { testApp } from '../testing/testApp.js';

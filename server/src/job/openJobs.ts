@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { notFound, Problem } from '../problem/problem.js';
-import { Job } from './job.model.js';
+import { Job } from '../models/job.model.js';
 import { JobSheets } from './jobSheets.js';
 
 /** Jobs that are still worked on. */

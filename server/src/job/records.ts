@@ -2,9 +2,9 @@ import { Injectable } from '@nestjs/common';
 import type { RecordDto, RecordPageDto, RecordQueryDto } from '@yugator/contracts';
 import { Op } from 'sequelize';
 import type { WhereOptions } from 'sequelize';
-import { Item } from '../books/book.model.js';
-import { Movement } from '../shelf/shelf.model.js';
-import { Job, JobItem } from './job.model.js';
+import { Item } from '../models/book.model.js';
+import { Movement } from '../models/shelf.model.js';
+import { Job, JobItem } from '../models/job.model.js';
 import { toRecordDto } from './toRecordDto.js';
 
 const PAGE_SIZE = 50;

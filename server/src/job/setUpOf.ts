@@ -1,10 +1,8 @@
-import { emptySpecCard } from '@yugator/contracts';
-import type { SpecCardDto } from '@yugator/contracts';
 import { usualFittings } from '@yugator/core';
 import type { MachineFacts, MachineSetUp } from '@yugator/core';
-import { jsonValue } from '../database/columns.js';
-import type { Machine } from '../machine/machine.model.js';
-import type { Site } from '../site/site.model.js';
+import { storedCardOrEmpty } from '../machine/storedCard.js';
+import type { Machine } from '../models/machine.model.js';
+import type { Site } from '../models/site.model.js';
 import { rulesOf } from '../site/workshop.js';
 
 /** The machine, the shop and the chosen items, as a sheet is composed from them; all items of the machine where none are chosen. */
@@ -14,7 +12,7 @@ export function setUpOf(
   itemIds: ReadonlySet<string> | null,
 ): MachineSetUp {
   const { machineClass, fuel } = machine;
-  const card: SpecCardDto = { ...emptySpecCard(), ...(jsonValue(machine.spec) as SpecCardDto | null) };
+  const card = storedCardOrEmpty(machine.spec);
   const { fluids, torques, plugs, tyres, plays, decks, charging, fittings, tools, service } = card;
   return {
     machineClass,

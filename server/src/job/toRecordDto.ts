@@ -2,7 +2,7 @@ import type { RecordDto, RecordOtherDto } from '@yugator/contracts';
 import { jobCost, lineCost } from '@yugator/core';
 import type { Finding } from '@yugator/core';
 import { findingsOf } from './findings.js';
-import type { Job, JobItem } from './job.model.js';
+import type { Job, JobItem } from '../models/job.model.js';
 
 function doneOf(items: readonly JobItem[]): string[] {
   return items

@@ -9,7 +9,7 @@ import { toDueLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { itemNeeds } from './itemNeeds.js';
-import { Job } from './job.model.js';
+import { Job } from '../models/job.model.js';
 import { setUpOf } from './setUpOf.js';
 
 /** What a visit of a machine could be composed of. */

@@ -12,7 +12,7 @@ import { connect } from '../database/connect.js';
 import { migrator } from '../database/migrator.js';
 import { DEMONSTRATION_SIGN_INS, loadDemonstration } from '../demo/loadDemonstration.js';
 import { newSetUpCode } from '../session/setUpCode.js';
-import { Site } from '../site/site.model.js';
+import { Site } from '../models/site.model.js';
 import { FolderStorage } from '../storage/storage.js';
 import { prepareDataFolder } from './dataFolder.js';
 import { takeDataFolder } from './dataLock.js';

@@ -3,7 +3,7 @@ import type { MessageEvent } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { finalize, interval, map, merge, switchMap, takeWhile } from 'rxjs';
 import type { Observable } from 'rxjs';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { Problem } from '../problem/problem.js';
 import { ForEveryRole, StaysOpen } from '../session/allow.js';
 import { Caller, SessionId } from '../session/caller.js';

@@ -8,7 +8,7 @@ import {
   ReadingDto,
   UpdateMachineDto,
 } from '@yugator/contracts';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Fleet } from './fleet.js';

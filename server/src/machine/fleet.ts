@@ -11,26 +11,26 @@ import type {
 import { civilDate, instantOnDay } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
-import { Book, Item } from '../books/book.model.js';
+import { Book, Item } from '../models/book.model.js';
 import { toItemDtos } from '../books/toScheduleItem.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
+import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
 import { Meters } from '../meter/meters.js';
-import { Job } from '../job/job.model.js';
+import { Job } from '../models/job.model.js';
 import { namesById } from '../people/namesById.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
-import { Declaration } from '../schedule/declaration.model.js';
+import { Declaration } from '../models/declaration.model.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { Machine, MachineBook, MachinePhoto, StatusChange } from './machine.model.js';
+import { Machine, MachineBook, MachinePhoto, StatusChange } from '../models/machine.model.js';
 import { MachineParts } from './machineParts.js';
 import { toMachineDetail, toMachineDto } from './toMachineDto.js';
 
 /** What a machine starts with besides what it is registered with. */
-const NEW_MACHINE = { status: 'inService', factsRevision: 1, version: 1 };
+const NEW_MACHINE = { status: 'inService', factsRevision: 1, version: 1 } as const;
 
 /** The machines that the crew keeps. */
 @Injectable()

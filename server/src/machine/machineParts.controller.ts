@@ -11,12 +11,12 @@ import {
   UpdatePhotoDto,
   UpdateSpecDto,
 } from '@yugator/contracts';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { notFound } from '../problem/problem.js';
 import { Allow, ForEveryRole, TakesList, TakesPhotos } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Fleet } from './fleet.js';
-import { MachinePhoto } from './machine.model.js';
+import { MachinePhoto } from '../models/machine.model.js';
 import { MachineParts } from './machineParts.js';
 import { IdOf } from '../gate/idParam.js';
 

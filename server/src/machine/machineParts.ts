@@ -14,18 +14,17 @@ import type {
   UpdateSpecDto,
 } from '@yugator/contracts';
 import { v7 as uuid } from 'uuid';
-import { Item } from '../books/book.model.js';
+import { Item } from '../models/book.model.js';
 import { storedTriggers } from '../books/toScheduleItem.js';
 import { writeLines } from '../books/writeBook.js';
-import { jsonValue } from '../database/columns.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
-import { Person } from '../people/person.model.js';
+import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
+import { Person } from '../models/person.model.js';
 import { Photos } from '../photo/photos.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
-import { ItemOverrideRow } from '../schedule/itemOverride.model.js';
-import { SeasonRow } from '../season/season.model.js';
+import { ItemOverrideRow } from '../models/itemOverride.model.js';
+import { SeasonRow } from '../models/season.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import {
   AttachmentRow,
@@ -34,8 +33,9 @@ import {
   MachinePhoto,
   MachineSeason,
   StatusChange,
-} from './machine.model.js';
+} from '../models/machine.model.js';
 import { withComponents } from './cardComponents.js';
+import { storedCard } from './storedCard.js';
 
 /** The faults of rows of which each may stand there once. */
 function repeated<T>(
@@ -209,7 +209,7 @@ export class MachineParts {
     for (const part of parts) {
       switch (part) {
         case 'spec':
-          await Machine.update({ spec: jsonValue(from.spec) }, { where: { id: targets } });
+          await Machine.update({ spec: storedCard(from.spec) }, { where: { id: targets } });
           break;
         case 'books':
           await MachineBook.destroy({ where });

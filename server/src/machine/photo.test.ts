@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import type { MachineDetailDto, ProblemDto, SessionDto } from '@yugator/contracts';
-import { PhotoCount } from '../photo/photoCount.model.js';
+import { PhotoCount } from '../models/photoCount.model.js';
 import { jpeg, NO_PICTURE } from '../testing/pictures.js';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';

@@ -1,20 +1,18 @@
-import { emptySpecCard } from '@yugator/contracts';
 import type {
   BookItemDto,
   ExpectedHoursDto,
   MachineDetailDto,
   MachineDto,
   OverrideDto,
-  SpecCardDto,
   StatusChangeDto,
 } from '@yugator/contracts';
 import { addDays, dateOfDayNumber } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { storedTriggers } from '../books/toScheduleItem.js';
-import { jsonValue } from '../database/columns.js';
-import type { ItemOverrideRow } from '../schedule/itemOverride.model.js';
+import type { ItemOverrideRow } from '../models/itemOverride.model.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { toDueLines } from '../schedule/toDueLine.js';
+import { storedCardOrEmpty } from './storedCard.js';
 
 /** How far the tape of a machine looks ahead, and back. */
 const WEEKS_AHEAD = 78;
@@ -95,7 +93,6 @@ export function toMachineDetail(
   openJobId: string | null,
 ): MachineDetailDto {
   const { machine, attachments, overrides, schedule, facts } = scheduled;
-  const spec = jsonValue(machine.spec) as SpecCardDto | null;
   return {
     ...toMachineDto(scheduled),
     photo,
@@ -108,7 +105,7 @@ export function toMachineDetail(
       life: schedule.meters.get(kind)?.life ?? 0,
     })),
     overrides: overrides.map((row) => toOverrideDto(row, names)),
-    spec: { ...emptySpecCard(), ...spec },
+    spec: storedCardOrEmpty(machine.spec),
     ownItems,
     openJobId,
     rules: facts.items.map(({ id, triggers }) => ({ itemId: id, triggers: [...triggers] })),

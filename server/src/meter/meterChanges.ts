@@ -11,11 +11,11 @@ import {
 import type { Instant } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { MeterSegmentRow, ReadingRow } from './meter.model.js';
+import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
 import { meterOf } from './readMeters.js';
 import { Meters } from './meters.js';
 
@@ -83,7 +83,7 @@ export class MeterChanges {
         kind: fields.kind,
         reason: fields.reason,
       });
-      const reading = { machineId, meter, source: 'entry', enteredById: caller.id };
+      const reading = { machineId, meter, source: 'entry' as const, enteredById: caller.id };
       const endOfOld = (at - 1) as Instant;
       await ReadingRow.bulkCreate([
         ...(fields.kind === 'replaced'

@@ -1,7 +1,7 @@
 import { Body, Controller, Get, Header, HttpCode, Param, Post, Req, StreamableFile } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { ChangeMeterDto, EnterRoundDto, RoundDto, RoundResultDto, VoidDto } from '@yugator/contracts';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import type { CallerRequest } from '../session/caller.js';

@@ -1,6 +1,6 @@
 import type { Instant, MachineFacts, MeterName, MeterSegment, Reading } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
-import { MeterSegmentRow, ReadingRow } from './meter.model.js';
+import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
 
 type OfMeter = Pick<MeterSegmentRow, 'machineId' | 'meter'>;
 const keyOf = ({ machineId, meter }: OfMeter) => `${machineId} ${meter}`;

@@ -3,11 +3,11 @@ import type { EnterUsedOilDto, UsedOilDto, VesselsDto } from '@yugator/contracts
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { namesById } from '../people/namesById.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { fault, fieldProblem } from '../problem/problem.js';
-import { Site } from '../site/site.model.js';
+import { Site } from '../models/site.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { UsedOilRow } from './usedOil.model.js';
+import { UsedOilRow } from '../models/usedOil.model.js';
 
 const ENTRIES_SHOWN = 200;
 const hundredths = (litres: number) => Math.round(litres * 100) / 100;

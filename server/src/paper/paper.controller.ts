@@ -5,7 +5,7 @@ import type { UnitSystem } from '@yugator/core';
 import { JobSheets } from '../job/jobSheets.js';
 import { Records } from '../job/records.js';
 import { toMachineDto } from '../machine/toMachineDto.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, Problem } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { Allow, ForEveryRole, TakesLong } from '../session/allow.js';

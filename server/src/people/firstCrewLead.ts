@@ -8,9 +8,9 @@ import { fault, fieldProblem, Problem } from '../problem/problem.js';
 import { Passwords } from '../session/passwords.js';
 import { SetUpCode } from '../session/setUpCode.js';
 import { SignInGuard } from '../session/signInGuard.js';
-import { Site, SITE_DEFAULTS } from '../site/site.model.js';
+import { Site, SITE_DEFAULTS } from '../models/site.model.js';
 import { passwordFaults } from './passwordFaults.js';
-import { Person } from './person.model.js';
+import { Person } from '../models/person.model.js';
 
 /** One row only can have it, so two first visitors at once cannot both win. */
 const THE_SITE = '00000000-0000-7000-8000-000000000001';

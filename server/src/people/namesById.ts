@@ -1,4 +1,4 @@
-import { Person } from './person.model.js';
+import { Person } from '../models/person.model.js';
 
 /** Everybody's name, those who left included. */
 export async function namesById(): Promise<ReadonlyMap<string, string>> {

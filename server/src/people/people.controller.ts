@@ -6,7 +6,7 @@ import { IdOf } from '../gate/idParam.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { People } from './people.js';
-import { Person } from './person.model.js';
+import { Person } from '../models/person.model.js';
 
 @ApiTags('people')
 @Controller('api/people')

@@ -11,7 +11,7 @@ import { Passwords } from '../session/passwords.js';
 import { Sessions } from '../session/sessions.js';
 import { SignInGuard } from '../session/signInGuard.js';
 import { passwordFaults } from './passwordFaults.js';
-import { Person } from './person.model.js';
+import { Person } from '../models/person.model.js';
 import { toPersonDto } from './toPersonDto.js';
 
 /** Who asks, and from where. */

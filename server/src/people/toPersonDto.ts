@@ -1,5 +1,5 @@
 import type { PersonDto } from '@yugator/contracts';
-import type { Person } from './person.model.js';
+import type { Person } from '../models/person.model.js';
 
 export function toPersonDto(person: Person): PersonDto {
   return {

@@ -1,10 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { busy, fault, fieldProblem, Problem } from '../problem/problem.js';
 import { BoundedQueue } from '../queue/boundedQueue.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { cleanPhoto } from './cleanPhoto.js';
-import { PhotoCount } from './photoCount.model.js';
+import { PhotoCount } from '../models/photoCount.model.js';
 
 /** More than anybody takes on a day's work, and no more than a disk bears: 200 of some 400 kB. */
 const MOST_A_DAY = 200;
@@ -46,7 +46,7 @@ export class Photos {
     if (photos === 0) return;
     const { today } = await this.calendar.read();
     const key = { personId: person.id, takenOn: today };
-    await PhotoCount.findOrCreate({ where: key, defaults: { photos: 0 } });
+    await PhotoCount.findOrCreate({ where: key, defaults: { ...key, photos: 0 } });
     await PhotoCount.increment({ photos }, { where: key });
     const kept = await PhotoCount.findOne({ where: key });
     if ((kept?.photos ?? 0) > MOST_A_DAY) {

@@ -1,7 +1,7 @@
 import type { EvidenceDto, JobDto, MachineDetailDto, ProblemDto } from '@yugator/contracts';
 import { emptySpecCard } from '@yugator/contracts';
 import { instant } from '@yugator/core';
-import { Session } from '../session/session.model.js';
+import { Session } from '../models/session.model.js';
 import { jobActs } from '../testing/jobActs.js';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';

@@ -12,13 +12,13 @@ import type {
   ServicePoint,
 } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
-import { Book, Item } from '../books/book.model.js';
+import { Book, Item } from '../models/book.model.js';
 import { storedTriggers, toScheduleItem } from '../books/toScheduleItem.js';
-import { Job, JobItem } from '../job/job.model.js';
-import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../machine/machine.model.js';
+import { Job, JobItem } from '../models/job.model.js';
+import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../models/machine.model.js';
 import { StoredMeters } from '../meter/storedMeters.js';
-import { Declaration } from './declaration.model.js';
-import { ItemOverrideRow } from './itemOverride.model.js';
+import { Declaration } from '../models/declaration.model.js';
+import { ItemOverrideRow } from '../models/itemOverride.model.js';
 
 /** A line of a machine's schedule besides what `core` reckons with. */
 export interface ItemInfo {

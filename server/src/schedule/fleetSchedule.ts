@@ -3,7 +3,7 @@ import { machineSchedule, scheduleContext } from '@yugator/core';
 import type { MachineSchedule, ScheduleContext } from '@yugator/core';
 import { literal } from 'sequelize';
 import { ambient } from '../database/ambient.js';
-import { Machine } from '../machine/machine.model.js';
+import { Machine } from '../models/machine.model.js';
 import { mapGently } from '../queue/breather.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';

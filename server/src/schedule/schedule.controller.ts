@@ -4,7 +4,7 @@ import { AnswerEvidenceDto, EvidenceDto, FleetLineDto, MilestoneDto, WeekOfUseDt
 import { meterNamed, milestoneAt, milestoneHours, weeksOfUse } from '@yugator/core';
 import type { MeterName } from '@yugator/core';
 import { notFound } from '../problem/problem.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Evidence } from './evidence.js';

@@ -5,10 +5,10 @@ import { civilDate } from '@yugator/core';
 import type { Season } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { Machine, MachineSeason } from '../machine/machine.model.js';
+import { Machine, MachineSeason } from '../models/machine.model.js';
 import { fault, fieldProblem, stale } from '../problem/problem.js';
-import { Site } from '../site/site.model.js';
-import { SeasonRow, SeasonYearRow } from './season.model.js';
+import { Site } from '../models/site.model.js';
+import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
 
 const LONGEST_NAME = 30;
 

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { FastifyReply } from 'fastify';
 import { AuditTrail } from '../audit/auditTrail.js';
-import type { Person } from '../people/person.model.js';
+import type { Person } from '../models/person.model.js';
 import type { CallerRequest } from './caller.js';
 import { readCookie, setCookie } from './cookie.js';
 import { Sessions } from './sessions.js';

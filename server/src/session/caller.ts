@@ -1,7 +1,7 @@
 import { createParamDecorator } from '@nestjs/common';
 import type { ExecutionContext } from '@nestjs/common';
 import type { FastifyRequest } from 'fastify';
-import type { Person } from '../people/person.model.js';
+import type { Person } from '../models/person.model.js';
 
 /** A request of somebody who is signed in. */
 export type CallerRequest = FastifyRequest & {

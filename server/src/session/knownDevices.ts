@@ -1,7 +1,7 @@
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { isId } from '@yugator/contracts';
-import { Secret } from './secret.model.js';
+import { Secret } from '../models/secret.model.js';
 
 const KEY = 'deviceCookie';
 /** People who share a device; of more, the one who signed in longest ago is forgotten. */
@@ -38,7 +38,10 @@ export class KnownDevices {
 
   /** Made once for a database, so that it holds over restarts and for every server in front of it. */
   private async readKey(): Promise<string> {
-    await Secret.findOrCreate({ where: { name: KEY }, defaults: { value: randomBytes(32).toString('hex') } });
+    await Secret.findOrCreate({
+      where: { name: KEY },
+      defaults: { name: KEY, value: randomBytes(32).toString('hex') },
+    });
     return (await Secret.findByPk(KEY))?.value ?? '';
   }
 }

@@ -5,7 +5,7 @@ import type { FastifyRequest } from 'fastify';
 import { AuditTrail } from '../audit/auditTrail.js';
 import { IdOf } from '../gate/idParam.js';
 import { People } from '../people/people.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { notFound } from '../problem/problem.js';
 import { ForEveryRole } from './allow.js';
 import { Caller, SessionId } from './caller.js';

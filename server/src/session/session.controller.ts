@@ -4,7 +4,7 @@ import { ChooseUnitsDto, FirstCrewLeadDto, SessionDto, SignInDto, WelcomeDto } f
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { AuditTrail } from '../audit/auditTrail.js';
 import { FirstCrewLead } from '../people/firstCrewLead.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { toPersonDto } from '../people/toPersonDto.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { ForEveryRole, Public } from './allow.js';

@@ -4,9 +4,9 @@ import { OWN_DEVICE_DAYS } from '@yugator/contracts';
 import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
-import { Person } from '../people/person.model.js';
-import { Site, SITE_DEFAULTS } from '../site/site.model.js';
-import { Session } from './session.model.js';
+import { Person } from '../models/person.model.js';
+import { Site, SITE_DEFAULTS } from '../models/site.model.js';
+import { Session } from '../models/session.model.js';
 
 const MS_PER_DAY = 86_400_000;
 /** A session is noted as in use at most this often, so that reading does not write all the time. */

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { SignInDto } from '@yugator/contracts';
 import { AuditTrail } from '../audit/auditTrail.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { Problem } from '../problem/problem.js';
 import { KnownDevices } from './knownDevices.js';
 import { Passwords } from './passwords.js';

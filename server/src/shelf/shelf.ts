@@ -4,12 +4,12 @@ import { countCorrection, onHand, stockState } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { Job } from '../job/job.model.js';
-import { Machine } from '../machine/machine.model.js';
+import { Job } from '../models/job.model.js';
+import { Machine } from '../models/machine.model.js';
 import { namesById } from '../people/namesById.js';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound } from '../problem/problem.js';
-import { Article, Movement } from './shelf.model.js';
+import { Article, Movement } from '../models/shelf.model.js';
 
 /** Movements of an article that go over the wire. */
 const MOVEMENTS_SHOWN = 10;

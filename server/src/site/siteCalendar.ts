@@ -3,7 +3,7 @@ import { civilDateAt } from '@yugator/core';
 import type { CivilDate, Instant } from '@yugator/core';
 import { Clock } from '../clock/clock.js';
 import { Problem } from '../problem/problem.js';
-import { Site } from './site.model.js';
+import { Site } from '../models/site.model.js';
 
 /** The site and the date there. */
 export interface SiteNow {

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { SiteSettingsDto, UpdateSiteSettingsDto } from '@yugator/contracts';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { notFound, stale } from '../problem/problem.js';
-import { Site } from './site.model.js';
+import { Site } from '../models/site.model.js';
 
 function toDto(site: Site): SiteSettingsDto {
   const { hoursGrid, unitSystem, staleAfterDays, sessionIdleDays, labourRateMinor, version } = site;

@@ -2,14 +2,14 @@ import { Injectable } from '@nestjs/common';
 import type { UpdateWorkshopDto, WorkshopDto } from '@yugator/contracts';
 import { withDefaults } from '@yugator/core';
 import type { HouseRules } from '@yugator/core';
-import { jsonValue } from '../database/columns.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { notFound, stale } from '../problem/problem.js';
-import { Site } from './site.model.js';
+import { Site } from '../models/site.model.js';
+import { storedObject } from '../database/storedJson.js';
 
 /** The house rules of a site, the default wherever nothing was chosen. */
 export function rulesOf(site: Site): HouseRules {
-  return withDefaults(jsonValue(site.houseRules) as Record<string, unknown> | null);
+  return withDefaults(storedObject(site.houseRules));
 }
 
 function toDto(site: Site): WorkshopDto {

@@ -2,15 +2,15 @@ import { ROLES } from '@yugator/contracts';
 import type { Role } from '@yugator/contracts';
 import type { Component } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
-import { Book, Item } from '../books/book.model.js';
+import { Book, Item } from '../models/book.model.js';
 import type { Clock } from '../clock/clock.js';
-import { Machine, MachineBook } from '../machine/machine.model.js';
-import { MeterSegmentRow, ReadingRow } from '../meter/meter.model.js';
-import { Person } from '../people/person.model.js';
+import { Machine, MachineBook } from '../models/machine.model.js';
+import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
+import { Person } from '../models/person.model.js';
 import { hashPassword } from '../session/password.js';
 import { Sessions } from '../session/sessions.js';
-import { Article, ItemArticleRow, Movement } from '../shelf/shelf.model.js';
-import { Site, SITE_DEFAULTS } from '../site/site.model.js';
+import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
+import { Site, SITE_DEFAULTS } from '../models/site.model.js';
 
 export const PASSWORD = 'a short sentence';
 export const DEVICE = { device: 'A program', address: '127.0.0.1', isOwnDevice: false };
@@ -58,7 +58,7 @@ async function seedMachine(tag: string, bookId: string, shown: number): Promise<
     kind: 'first',
     reason: '',
   });
-  const reading = { machineId: id, source: 'round', enteredById: null };
+  const reading = { machineId: id, source: 'round' as const, enteredById: null };
   await ReadingRow.bulkCreate([
     { ...reading, id: uuid(), readAt: startsAt, shown: 0 },
     { ...reading, id: uuid(), readAt: new Date('2027-05-10T15:00:00Z'), shown },

@@ -4,7 +4,7 @@ import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { SetClock } from '../clock/clock.js';
 import { createApp } from '../createApp.js';
 import { ROLES } from '@yugator/contracts';
-import { Person } from '../people/person.model.js';
+import { Person } from '../models/person.model.js';
 import { Sessions } from '../session/sessions.js';
 import { DEVICE, seedCrew } from './seedCrew.js';
 import type { Crew } from './seedCrew.js';

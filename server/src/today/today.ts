@@ -6,13 +6,13 @@ import type { CivilDate } from '@yugator/core';
 import { staleDaysOf } from '../meter/toRoundMeter.js';
 import { meterOf, meterWords, readMeters } from '../meter/readMeters.js';
 import { Defects } from '../defect/defects.js';
-import { Job } from '../job/job.model.js';
+import { Job } from '../models/job.model.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { toBitingLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
-import type { Site } from '../site/site.model.js';
+import type { Site } from '../models/site.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 
 /** A day's work is never longer; the rest stands in the schedule of the fleet. */

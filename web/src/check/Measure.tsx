@@ -39,7 +39,7 @@ export function Measure({ measurement, values, onChange, disabled = false }: Pro
   const change = (field: MeasureField, text: string) => {
     setTyped({ ...typed, [field.name]: text });
     const value = parse(text, field, units);
-    const { [field.name]: _before, ...others } = values;
+    const others = Object.fromEntries(Object.entries(values).filter(([name]) => name !== field.name));
     onChange(value === null ? others : { ...others, [field.name]: value });
   };
   // Text typed here stands as long as it says what the field holds: somebody else may have put the figure right.

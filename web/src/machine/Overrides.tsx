@@ -24,20 +24,23 @@ function standingWords(machine: MachineDetailDto, itemId: string): string {
   return rule ? ruleWords(rule.triggers) : '';
 }
 
-/** What is sent: intervals that were typed change those of the line, everything else stays as it is. */
-function fieldsOf(machine: MachineDetailDto, typed: DepartureFieldsDto): OverrideFieldsDto {
-  const { itemId, isOmitted, dutyFactor, meter, reason } = typed;
-  const [hours, days, months] = [typed.hours ?? null, typed.days ?? null, typed.months ?? null];
-  const before = machine.overrides.find((override) => override.itemId === itemId);
+/** The triggers with the intervals that were typed; as they are where none was. */
+function triggersOf(machine: MachineDetailDto, typed: DepartureFieldsDto, before: OverrideDto | undefined) {
+  const { itemId, meter, hours = null, days = null, months = null } = typed;
   const rule = machine.rules.find((each) => each.itemId === itemId);
   const isChanged = [hours, days, months].some((figure) => figure !== null);
+  if (!isChanged || !rule) return before?.triggers ?? null;
+  return withIntervals(rule.triggers, { meter, hours, days, months });
+}
+
+/** What is sent: what was typed, everything else as it is. */
+function fieldsOf(machine: MachineDetailDto, typed: DepartureFieldsDto): OverrideFieldsDto {
+  const { itemId, isOmitted, dutyFactor, reason } = typed;
+  const before = machine.overrides.find((override) => override.itemId === itemId);
   return {
     isOmitted,
     reason,
-    triggers:
-      isChanged && rule
-        ? withIntervals(rule.triggers, { meter, hours, days, months })
-        : (before?.triggers ?? null),
+    triggers: triggersOf(machine, typed, before),
     dutyFactor: dutyFactor ?? before?.dutyFactor ?? null,
     windowHours: before?.windowHours ?? null,
     windowDays: before?.windowDays ?? null,

@@ -1,12 +1,13 @@
 import type { Severity } from '@yugator/contracts';
+import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, ForeignKey, Model, Table } from 'sequelize-typescript';
-import { Item } from '../books/book.model.js';
+import { Item } from './book.model.js';
 import { Day, Id, OptionalMoment, OptionalRef, Ref, Text } from '../database/columns.js';
-import { Machine } from '../machine/machine.model.js';
+import { Machine } from './machine.model.js';
 
 /** Something that is wrong with a machine, until a job mends it. */
 @Table({ tableName: 'defects' })
-export class Defect extends Model {
+export class Defect extends Model<InferAttributes<Defect>, InferCreationAttributes<Defect>> {
   @Id declare id: string;
   @ForeignKey(() => Machine) @Ref declare machineId: string;
   @ForeignKey(() => Item) @OptionalRef declare itemId: string | null;
@@ -17,6 +18,6 @@ export class Defect extends Model {
   @Text declare severity: Severity;
   @OptionalRef declare closedByJobId: string | null;
   @OptionalMoment declare voidedAt: Date | null;
-  @BelongsTo(() => Machine) declare machine?: Machine;
-  @BelongsTo(() => Item) declare item?: Item;
+  @BelongsTo(() => Machine) declare machine?: NonAttribute<Machine>;
+  @BelongsTo(() => Item) declare item?: NonAttribute<Item>;
 }

@@ -1,10 +1,11 @@
 import type { Role } from '@yugator/contracts';
 import type { UnitSystem } from '@yugator/core';
+import type { InferAttributes, InferCreationAttributes } from 'sequelize';
 import { Model, Table } from 'sequelize-typescript';
 import { Flag, Id, OptionalText, Text, Whole } from '../database/columns.js';
 
 @Table({ tableName: 'people' })
-export class Person extends Model {
+export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
   @Id declare id: string;
   @Text declare name: string;
   @Text declare role: Role;

@@ -1,3 +1,4 @@
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
 import { Column, DataType, ForeignKey, Model, Table } from 'sequelize-typescript';
 import {
   Hours,
@@ -10,14 +11,18 @@ import {
   Text,
 } from '../database/columns.js';
 import type { MeterName } from '@yugator/core';
-import { Machine } from '../machine/machine.model.js';
+import { Machine } from './machine.model.js';
 
 /** A stretch of time with one meter: life = offset + shown. */
 @Table({ tableName: 'meter_segments' })
-export class MeterSegmentRow extends Model {
+export class MeterSegmentRow extends Model<
+  InferAttributes<MeterSegmentRow>,
+  InferCreationAttributes<MeterSegmentRow>
+> {
   @Id declare id: string;
   @ForeignKey(() => Machine) @Ref declare machineId: string;
-  @Column({ type: DataType.STRING, allowNull: false, defaultValue: 'engine' }) declare meter: MeterName;
+  @Column({ type: DataType.STRING, allowNull: false, defaultValue: 'engine' })
+  declare meter: CreationOptional<MeterName>;
   @Moment declare startsAt: Date;
   @Column({ type: DataType.DECIMAL(9, 2), allowNull: false }) declare hoursOffset: number;
   /** how it began */
@@ -28,10 +33,11 @@ export class MeterSegmentRow extends Model {
 export type ReadingSource = 'entry' | 'round' | 'job';
 
 @Table({ tableName: 'readings' })
-export class ReadingRow extends Model {
+export class ReadingRow extends Model<InferAttributes<ReadingRow>, InferCreationAttributes<ReadingRow>> {
   @Id declare id: string;
   @ForeignKey(() => Machine) @Ref declare machineId: string;
-  @Column({ type: DataType.STRING, allowNull: false, defaultValue: 'engine' }) declare meter: MeterName;
+  @Column({ type: DataType.STRING, allowNull: false, defaultValue: 'engine' })
+  declare meter: CreationOptional<MeterName>;
   @Moment declare readAt: Date;
   @Hours declare shown: number;
   @Text declare source: ReadingSource;
@@ -43,7 +49,10 @@ export class ReadingRow extends Model {
 
 /** What a meter showed when it was read: a JPEG. */
 @Table({ tableName: 'reading_photos' })
-export class ReadingPhoto extends Model {
+export class ReadingPhoto extends Model<
+  InferAttributes<ReadingPhoto>,
+  InferCreationAttributes<ReadingPhoto>
+> {
   @ForeignKey(() => ReadingRow)
   @Column({ type: DataType.CHAR(36), primaryKey: true })
   declare readingId: string;

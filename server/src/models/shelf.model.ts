@@ -1,4 +1,5 @@
 import type { ArticleKind, ArticleUnit } from '@yugator/contracts';
+import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, Column, DataType, ForeignKey, Model, Table } from 'sequelize-typescript';
 import {
   Id,
@@ -14,7 +15,7 @@ import {
 
 /** A kit, part or fluid. */
 @Table({ tableName: 'articles' })
-export class Article extends Model {
+export class Article extends Model<InferAttributes<Article>, InferCreationAttributes<Article>> {
   @Id declare id: string;
   @Text declare name: string;
   @Text declare kind: ArticleKind;
@@ -25,16 +26,19 @@ export class Article extends Model {
 
 /** What doing an item takes. */
 @Table({ tableName: 'item_articles' })
-export class ItemArticleRow extends Model {
+export class ItemArticleRow extends Model<
+  InferAttributes<ItemArticleRow>,
+  InferCreationAttributes<ItemArticleRow>
+> {
   @Column({ type: DataType.CHAR(36), primaryKey: true }) declare itemId: string;
   @ForeignKey(() => Article) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare articleId: string;
   @Quantity declare quantity: number;
-  @BelongsTo(() => Article) declare article?: Article;
+  @BelongsTo(() => Article) declare article?: NonAttribute<Article>;
 }
 
 /** A change of stock, at the price of the day. */
 @Table({ tableName: 'movements' })
-export class Movement extends Model {
+export class Movement extends Model<InferAttributes<Movement>, InferCreationAttributes<Movement>> {
   @Id declare id: string;
   @ForeignKey(() => Article) @Ref declare articleId: string;
   @Text declare kind: 'received' | 'counted' | 'drawn';
@@ -48,5 +52,5 @@ export class Movement extends Model {
   @OptionalText declare articleName: string | null;
   @OptionalText declare articleUnit: ArticleUnit | null;
   @OptionalMoment declare voidedAt: Date | null;
-  @BelongsTo(() => Article) declare article?: Article;
+  @BelongsTo(() => Article) declare article?: NonAttribute<Article>;
 }

@@ -1,10 +1,11 @@
+import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, Column, DataType, ForeignKey, Model, Table } from 'sequelize-typescript';
 import { Flag, Id, Moment, Ref, Text } from '../database/columns.js';
-import { Person } from '../people/person.model.js';
+import { Person } from './person.model.js';
 
 /** Somebody signed in on a device. The token itself is only in the cookie. */
 @Table({ tableName: 'sessions' })
-export class Session extends Model {
+export class Session extends Model<InferAttributes<Session>, InferCreationAttributes<Session>> {
   @Id declare id: string;
   @Column({ type: DataType.CHAR(64), allowNull: false }) declare tokenHash: string;
   @ForeignKey(() => Person) @Ref declare personId: string;
@@ -17,5 +18,5 @@ export class Session extends Model {
   @Moment declare lastSeenAt: Date;
   /** when it ends, if nothing is asked under it until then */
   @Moment declare expiresAt: Date;
-  @BelongsTo(() => Person) declare person?: Person;
+  @BelongsTo(() => Person) declare person?: NonAttribute<Person>;
 }

@@ -1,5 +1,6 @@
 import type { MachineClass } from '@yugator/contracts';
 import type { Action, Consequence, MeterName } from '@yugator/core';
+import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
 import {
   Flag,
@@ -15,19 +16,19 @@ import {
 
 /** A maker's maintenance chart, used by many machines. */
 @Table({ tableName: 'books' })
-export class Book extends Model {
+export class Book extends Model<InferAttributes<Book>, InferCreationAttributes<Book>> {
   @Id declare id: string;
   @Text declare name: string;
   @Text declare machineClass: MachineClass;
   /** the meter that the columns of its chart count */
   @Text declare meter: MeterName;
   @Whole declare version: number;
-  @HasMany(() => Item) declare items?: Item[];
+  @HasMany(() => Item) declare items?: NonAttribute<Item[]>;
 }
 
 /** A line of a book, or an item of a machine's own: an action on one or more components. */
 @Table({ tableName: 'items' })
-export class Item extends Model {
+export class Item extends Model<InferAttributes<Item>, InferCreationAttributes<Item>> {
   @Id declare id: string;
   @ForeignKey(() => Book) @OptionalRef declare bookId: string | null;
   @OptionalRef declare machineId: string | null;
@@ -51,5 +52,5 @@ export class Item extends Model {
   @OptionalText declare consequence: Consequence | null;
   /** no longer in its book; records still name it */
   @Flag declare dropped: boolean;
-  @BelongsTo(() => Book) declare book?: Book;
+  @BelongsTo(() => Book) declare book?: NonAttribute<Book>;
 }

@@ -1,7 +1,8 @@
 import type { JobState, Outcome, Severity } from '@yugator/contracts';
 import type { MeterName } from '@yugator/core';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
-import { Item } from '../books/book.model.js';
+import { Item } from './book.model.js';
 import {
   Flag,
   Id,
@@ -17,12 +18,12 @@ import {
   Text,
   Whole,
 } from '../database/columns.js';
-import { Machine } from '../machine/machine.model.js';
-import { Movement } from '../shelf/shelf.model.js';
+import { Machine } from './machine.model.js';
+import { Movement } from './shelf.model.js';
 
 /** One visit of one machine; once signed off, the record of it. */
 @Table({ tableName: 'jobs' })
-export class Job extends Model {
+export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
   @Id declare id: string;
   @ForeignKey(() => Machine) @Ref declare machineId: string;
   @Text declare state: JobState;
@@ -51,13 +52,13 @@ export class Job extends Model {
   @OptionalText declare doneByName: string | null;
   @OptionalText declare signedOffByName: string | null;
   @OptionalText declare voidedByName: string | null;
-  @BelongsTo(() => Machine) declare machine?: Machine;
-  @HasMany(() => JobItem) declare items?: JobItem[];
-  @HasMany(() => Movement, { foreignKey: 'jobId' }) declare movements?: Movement[];
+  @BelongsTo(() => Machine) declare machine?: NonAttribute<Machine>;
+  @HasMany(() => JobItem) declare items?: NonAttribute<JobItem[]>;
+  @HasMany(() => Movement, { foreignKey: 'jobId' }) declare movements?: NonAttribute<Movement[]>;
 }
 
 @Table({ tableName: 'job_items' })
-export class JobItem extends Model {
+export class JobItem extends Model<InferAttributes<JobItem>, InferCreationAttributes<JobItem>> {
   @ForeignKey(() => Job) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare jobId: string;
   @ForeignKey(() => Item) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare itemId: string;
   /** null while nothing is said */
@@ -69,17 +70,18 @@ export class JobItem extends Model {
   @OptionalText declare severity: Severity | null;
   /** what was measured and seen of it, kept at sign-off; null where nothing was */
   @OptionalJson declare findings: unknown;
-  @Column({ type: DataType.STRING, allowNull: false, defaultValue: '' }) declare note: string;
+  @Column({ type: DataType.STRING, allowNull: false, defaultValue: '' })
+  declare note: CreationOptional<string>;
   /** what it was called when the job was signed off */
   @OptionalText declare itemName: string | null;
   @Whole declare version: number;
-  @BelongsTo(() => Item) declare item?: Item;
-  @BelongsTo(() => Job) declare job?: Job;
+  @BelongsTo(() => Item) declare item?: NonAttribute<Item>;
+  @BelongsTo(() => Job) declare job?: NonAttribute<Job>;
 }
 
 /** A step of a job that somebody touched. */
 @Table({ tableName: 'job_steps' })
-export class JobStep extends Model {
+export class JobStep extends Model<InferAttributes<JobStep>, InferCreationAttributes<JobStep>> {
   @ForeignKey(() => Job) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare jobId: string;
   @Column({ type: DataType.STRING, primaryKey: true }) declare stepKey: string;
   @Flag declare isDone: boolean;
@@ -95,7 +97,7 @@ export class JobStep extends Model {
 
 /** What somebody saw in a job: a JPEG with a line beneath. */
 @Table({ tableName: 'job_photos' })
-export class JobPhoto extends Model {
+export class JobPhoto extends Model<InferAttributes<JobPhoto>, InferCreationAttributes<JobPhoto>> {
   @Id declare id: string;
   @ForeignKey(() => Job) @Ref declare jobId: string;
   @Column({ type: DataType.BLOB('medium'), allowNull: false }) declare bytes: Buffer;

@@ -1,6 +1,7 @@
 import type { AttachmentKind, Cooling, Fuel, MachineClass, MachineStatus } from '@yugator/contracts';
+import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
-import { Book } from '../books/book.model.js';
+import { Book } from './book.model.js';
 import {
   Day,
   Flag,
@@ -16,10 +17,10 @@ import {
   Text,
   Whole,
 } from '../database/columns.js';
-import { SeasonRow } from '../season/season.model.js';
+import { SeasonRow } from './season.model.js';
 
 @Table({ tableName: 'machines' })
-export class Machine extends Model {
+export class Machine extends Model<InferAttributes<Machine>, InferCreationAttributes<Machine>> {
   @Id declare id: string;
   @Text declare tag: string;
   @Text declare name: string;
@@ -47,19 +48,22 @@ export class Machine extends Model {
   @Whole declare version: number;
   /** grows with every change of what its schedule follows from */
   @Whole declare factsRevision: number;
-  @HasMany(() => MachineBook) declare books?: MachineBook[];
+  @HasMany(() => MachineBook) declare books?: NonAttribute<MachineBook[]>;
 }
 
 /** A book that a machine follows. */
 @Table({ tableName: 'machine_books' })
-export class MachineBook extends Model {
+export class MachineBook extends Model<InferAttributes<MachineBook>, InferCreationAttributes<MachineBook>> {
   @ForeignKey(() => Machine) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
   @ForeignKey(() => Book) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare bookId: string;
 }
 
 /** A machine's part in a season. */
 @Table({ tableName: 'machine_seasons' })
-export class MachineSeason extends Model {
+export class MachineSeason extends Model<
+  InferAttributes<MachineSeason>,
+  InferCreationAttributes<MachineSeason>
+> {
   @ForeignKey(() => Machine) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
   @ForeignKey(() => SeasonRow)
   @Column({ type: DataType.CHAR(36), primaryKey: true })
@@ -69,7 +73,10 @@ export class MachineSeason extends Model {
 
 /** An attachment whose hours are a share of the engine's, or, with none, what its own meter says. */
 @Table({ tableName: 'attachments' })
-export class AttachmentRow extends Model {
+export class AttachmentRow extends Model<
+  InferAttributes<AttachmentRow>,
+  InferCreationAttributes<AttachmentRow>
+> {
   @ForeignKey(() => Machine) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
   @Column({ type: DataType.STRING, primaryKey: true }) declare kind: AttachmentKind;
   @Text declare name: string;
@@ -80,7 +87,10 @@ export class AttachmentRow extends Model {
 
 /** When and why a machine was taken out of service, laid up, retired or put back. */
 @Table({ tableName: 'status_changes' })
-export class StatusChange extends Model {
+export class StatusChange extends Model<
+  InferAttributes<StatusChange>,
+  InferCreationAttributes<StatusChange>
+> {
   @Id declare id: string;
   @Ref declare machineId: string;
   @Text declare status: MachineStatus;
@@ -92,7 +102,10 @@ export class StatusChange extends Model {
 
 /** What a machine looks like: a JPEG. */
 @Table({ tableName: 'machine_photos' })
-export class MachinePhoto extends Model {
+export class MachinePhoto extends Model<
+  InferAttributes<MachinePhoto>,
+  InferCreationAttributes<MachinePhoto>
+> {
   @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
   @Column({ type: DataType.BLOB('medium'), allowNull: false }) declare bytes: Buffer;
   /** changes with the photo, so that a browser may keep it */

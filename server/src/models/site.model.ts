@@ -1,11 +1,12 @@
 import { STALE_AFTER_DAYS } from '@yugator/core';
 import type { HoursGrid, UnitSystem } from '@yugator/core';
+import type { InferAttributes, InferCreationAttributes } from 'sequelize';
 import { Model, Table } from 'sequelize-typescript';
 import { Flag, Id, Litres, OptionalJson, OptionalWhole, Text, Whole } from '../database/columns.js';
 
 /** The one site that a Yugator keeps. */
 @Table({ tableName: 'sites' })
-export class Site extends Model {
+export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<Site>> {
   @Id declare id: string;
   @Text declare name: string;
   @Text declare timeZone: string;

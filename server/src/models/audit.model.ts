@@ -1,4 +1,5 @@
 import type { AuditAct } from '@yugator/contracts';
+import type { InferAttributes, InferCreationAttributes } from 'sequelize';
 import {
   BeforeBulkDestroy,
   BeforeBulkUpdate,
@@ -15,7 +16,7 @@ function refuse(): never {
 
 /** Who did what, when and from where. Rows are added and, after two years, forgotten; never changed. */
 @Table({ tableName: 'audit_entries' })
-export class AuditEntry extends Model {
+export class AuditEntry extends Model<InferAttributes<AuditEntry>, InferCreationAttributes<AuditEntry>> {
   @Id declare id: string;
   @Moment declare at: Date;
   @Text declare act: AuditAct;
