@@ -28,6 +28,45 @@ function arrows(patterns) {
   return { 'no-restricted-imports': ['error', { patterns }] };
 }
 
+/**
+ * The floors of the server's subjects, lowest first. A folder imports from floors below its own, never from above or beside it; what is
+ * not named here (database, session, gate, problem and the like) carries them all.
+ */
+const FLOORS = [
+  ['models'],
+  ['facts'],
+  ['season'],
+  ['schedule'],
+  ['books', 'defect', 'meter', 'oil', 'shelf'],
+  ['machine'],
+  ['job'],
+  ['component', 'evidence', 'fleetFile', 'paper', 'today'],
+];
+
+const SERVER_ARROW = {
+  regex: '^@yugator/(web|e2e)|^react',
+  message: 'server and web never import each other.',
+};
+
+const serverFloors = FLOORS.flatMap((floor, height) =>
+  floor.map((folder) => {
+    const others = FLOORS.slice(height)
+      .flat()
+      .filter((each) => each !== folder);
+    return {
+      files: [`server/src/${folder}/**/*.ts`],
+      ignores: ['**/*.test.ts'],
+      rules: arrows([
+        SERVER_ARROW,
+        {
+          regex: `^\\.\\./(${others.join('|')})/`,
+          message: `${folder} stands below or beside that: see the floors in docs/architecture.md.`,
+        },
+      ]),
+    };
+  }),
+);
+
 export default tseslint.config(
   {
     ignores: [
@@ -100,10 +139,9 @@ export default tseslint.config(
   },
   {
     files: ['server/src/**/*.ts'],
-    rules: arrows([
-      { regex: '^@yugator/(web|e2e)|^react', message: 'server and web never import each other.' },
-    ]),
+    rules: arrows([SERVER_ARROW]),
   },
+  ...serverFloors,
   {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },

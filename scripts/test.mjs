@@ -60,7 +60,11 @@ const PARTS = {
     // What reckons with days and hours, twice more: from sheds far east and far west, on computers that lie there too.
     const far = ['Pacific/Auckland', 'America/Los_Angeles'].map((zone) => {
       Object.assign(process.env, { TEST_TIME_ZONE: zone, TZ: zone });
-      return jest('server', '--testPathPatterns', '/src/(fleetFile|job|machine|meter|schedule|season)/');
+      return jest(
+        'server',
+        '--testPathPatterns',
+        '/src/(evidence|fleetFile|job|machine|meter|schedule|season)/',
+      );
     });
     delete process.env.TEST_TIME_ZONE;
     delete process.env.TZ;

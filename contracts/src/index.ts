@@ -8,6 +8,7 @@ export * from './component/unsettled.dto.js';
 export * from './fleetFile/fileVersion.js';
 export * from './fleetFile/fileFaults.js';
 export * from './books/lineFaults.js';
+export * from './machine/cardComponents.js';
 export * from './machine/specFaults.js';
 export * from './meter/faultWords.js';
 export * from './problem/fault.js';

@@ -59,8 +59,9 @@ import { Books } from './books/books.js';
 import { MachineParts } from './machine/machineParts.js';
 import { MachinePartsController } from './machine/machineParts.controller.js';
 import { MeterChanges } from './meter/meterChanges.js';
-import { Evidence } from './schedule/evidence.js';
-import { FleetFacts } from './schedule/fleetFacts.js';
+import { Evidence } from './evidence/evidence.js';
+import { EvidenceController } from './evidence/evidence.controller.js';
+import { FleetFacts } from './facts/fleetFacts.js';
 import { ScheduleController } from './schedule/schedule.controller.js';
 import { Seasons } from './season/seasons.js';
 import { SeasonsController } from './season/seasons.controller.js';
@@ -93,6 +94,7 @@ export class AppModule {
         AuditController,
         BooksController,
         DefectsController,
+        EvidenceController,
         FleetController,
         FleetFileController,
         HealthController,

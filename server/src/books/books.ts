@@ -6,7 +6,7 @@ import { Machine, MachineBook } from '../models/machine.model.js';
 import { fault, fieldProblem, notFound, Problem, stale } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { Book, Item } from '../models/book.model.js';
-import { linesOf, toBookDto } from './toScheduleItem.js';
+import { linesOf, toBookDto } from './toBookDto.js';
 import { writeLines, writeNewBook } from './writeBook.js';
 
 /** The service books of the site. */

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { SpecCardDto, UnsettledDto } from '@yugator/contracts';
 import { Op } from 'sequelize';
 import { Book, Item } from '../models/book.model.js';
-import { storedComponents } from '../books/toScheduleItem.js';
+import { storedComponents } from '../facts/scheduleItem.js';
 import { Machine } from '../models/machine.model.js';
 import { storedCard } from '../machine/storedCard.js';
 

@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import { testDatabase } from '../testing/testDatabase.js';
 import { Item } from '../models/book.model.js';
-import { storedTriggers } from '../books/toScheduleItem.js';
+import { storedTriggers } from '../facts/scheduleItem.js';
 import { Machine } from '../models/machine.model.js';
 import { jsonValue } from './columns.js';
 import { MODELS } from './models.js';

@@ -5,7 +5,7 @@ import type { Sequelize } from 'sequelize-typescript';
 import { SetClock } from '../clock/clock.js';
 import { Unsettled } from '../component/unsettled.js';
 import { LiveFeed } from '../live/liveFeed.js';
-import { FleetFacts } from '../schedule/fleetFacts.js';
+import { FleetFacts } from '../facts/fleetFacts.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';

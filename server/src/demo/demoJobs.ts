@@ -4,7 +4,7 @@ import type { Draw, Finding, ItemArticle } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import type { Book } from '../models/book.model.js';
 import { Job, JobItem } from '../models/job.model.js';
-import { keepNames } from '../job/keepNames.js';
+import { keepNames } from '../models/keepNames.js';
 import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { ARTICLES } from './articles.js';
 import type { DemoArticle } from './articles.js';

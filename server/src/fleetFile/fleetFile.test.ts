@@ -5,7 +5,7 @@ import { Ajv2020 as Ajv } from 'ajv/dist/2020.js';
 import addFormatsModule from 'ajv-formats';
 import { migrator } from '../database/migrator.js';
 import { loadDemonstration } from '../demo/loadDemonstration.js';
-import { FleetFacts } from '../schedule/fleetFacts.js';
+import { FleetFacts } from '../facts/fleetFacts.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';

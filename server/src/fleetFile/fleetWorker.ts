@@ -9,7 +9,7 @@ import { EntityTag } from '../gate/entityTag.js';
 import { LiveFeed } from '../live/liveFeed.js';
 import { fieldProblem, Problem } from '../problem/problem.js';
 import { problemOf } from '../problem/problem.filter.js';
-import { FleetFacts } from '../schedule/fleetFacts.js';
+import { FleetFacts } from '../facts/fleetFacts.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { handedOver } from '../queue/handedOver.js';

@@ -1,12 +1,8 @@
 import type { ItemNeedDto } from '@yugator/contracts';
 import { Article, ItemArticleRow } from '../models/shelf.model.js';
 
-/** What items take from the shelf, with what is on hand there. */
-export async function itemNeeds(
-  itemIds: readonly string[],
-  onHand: ReadonlyMap<string, number>,
-): Promise<ItemNeedDto[]> {
-  const rows = await ItemArticleRow.findAll({ where: { itemId: [...itemIds] }, include: [Article] });
+/** What items take from the shelf, with what is on hand there. The rows carry their articles. */
+export function toNeeds(rows: readonly ItemArticleRow[], onHand: ReadonlyMap<string, number>): ItemNeedDto[] {
   return rows.flatMap(({ itemId, articleId, quantity, article }) =>
     article
       ? [
@@ -21,4 +17,13 @@ export async function itemNeeds(
         ]
       : [],
   );
+}
+
+/** The same of items by their ids. */
+export async function itemNeeds(
+  itemIds: readonly string[],
+  onHand: ReadonlyMap<string, number>,
+): Promise<ItemNeedDto[]> {
+  const rows = await ItemArticleRow.findAll({ where: { itemId: [...itemIds] }, include: [Article] });
+  return toNeeds(rows, onHand);
 }

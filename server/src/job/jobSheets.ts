@@ -8,13 +8,15 @@ import { namesById } from '../people/namesById.js';
 import { notFound } from '../problem/problem.js';
 import { expectedShown } from '../meter/toRoundMeter.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { toDueLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
 import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import type { SiteNow } from '../site/siteCalendar.js';
 import { Defects } from '../defect/defects.js';
 import { UsedOil } from '../oil/usedOil.js';
-import { itemNeeds } from './itemNeeds.js';
+import { toNeeds } from './itemNeeds.js';
 import { Job, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
 import { setUpOf } from './setUpOf.js';
 import { storedFound } from './storedFound.js';
@@ -32,6 +34,47 @@ function toStepDto(step: JobStep, names: ReadonlyMap<string, string>): JobStepDt
   };
 }
 
+/** The machine of a job: by its names of then once the job is signed off. */
+function calledThen({ machineId, machineTag, machineName }: Job, { tag, name }: Machine): JobDto['machine'] {
+  return { id: machineId, tag: machineTag ?? tag, name: machineName ?? name };
+}
+
+/** The items of a job as they stand, in the order of their books. */
+function toItemDtos(items: readonly JobItem[], scheduled: ScheduledMachine | undefined): JobDto['items'] {
+  const lines = new Map((scheduled ? toDueLines(scheduled) : []).map((line) => [line.itemId, line]));
+  return items
+    .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
+    .map((row) => ({
+      itemId: row.itemId,
+      name: row.itemName ?? row.item?.name ?? '',
+      outcome: row.outcome,
+      untilOn: row.untilOn,
+      untilLife: row.untilLife,
+      untilMeter: row.untilMeter,
+      severity: row.severity,
+      note: row.note,
+      version: row.version,
+      minutes: row.item?.minutes ?? 0,
+      due: lines.get(row.itemId) ?? null,
+    }));
+}
+
+/** What the items that are done so far take from the shelf. */
+function proposedOf(
+  items: readonly JobItem[],
+  needed: readonly ItemArticleRow[],
+  stock: ReadonlyMap<string, number>,
+): JobDrawDto[] {
+  const done = items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId);
+  const articles = new Map(needed.map((need) => [need.articleId, need.article]));
+  return proposedDraw(done, needed).flatMap(({ articleId, quantity }) => {
+    const article = articles.get(articleId);
+    if (!article) return [];
+    const { name, unit, priceMinor } = article;
+    return [{ articleId, name, unit, quantity, onHand: stock.get(articleId) ?? 0, priceMinor }];
+  });
+}
+
 /** Reads jobs as sheets. */
 @Injectable()
 export class JobSheets {
@@ -44,63 +87,48 @@ export class JobSheets {
   ) {}
 
   /** What the sheet of a job is composed from. */
-  async setUp({ id, machineId }: Pick<Job, 'id' | 'machineId'>): Promise<MachineSetUp> {
-    const [items, scheduled, { site }] = await Promise.all([
+  async setUp({ id, machineId }: Pick<Job, 'id' | 'machineId'>, known: SiteNow): Promise<MachineSetUp> {
+    const [items, scheduled] = await Promise.all([
       JobItem.findAll({ where: { jobId: id }, attributes: ['itemId'], raw: true }),
-      this.schedule.readOne(machineId),
-      this.calendar.read(),
+      this.schedule.readOne(machineId, known),
     ]);
     if (!scheduled) throw notFound('machine');
-    return setUpOf(scheduled, site, new Set(items.map(({ itemId }) => itemId)));
+    return setUpOf(scheduled, known.site, new Set(items.map(({ itemId }) => itemId)));
   }
 
-  async get(id: string): Promise<JobDto> {
+  /** A job as it stands; `known`: the site of this moment, where it was read already. */
+  async get(id: string, known?: SiteNow): Promise<JobDto> {
     const job = await Job.findByPk(id, {
       include: [Machine, { model: JobItem, include: [Item] }, { model: Movement, include: [Article] }],
     });
     if (!job?.machine) throw notFound('job');
-    const { site, today } = await this.calendar.read();
-    const chosen = new Set((job.items ?? []).map((item) => item.itemId));
-    const [scheduled, names, proposed, steps, defects, vessels, needs, photos] = await Promise.all([
-      this.schedule.readOne(job.machineId),
+    const siteNow = known ?? (await this.calendar.read());
+    const { site, today } = siteNow;
+    const items = job.items ?? [];
+    const chosen = new Set(items.map((item) => item.itemId));
+    const [scheduled, names, needed, stock, steps, defects, vessels, photos] = await Promise.all([
+      this.schedule.readOne(job.machineId, siteNow),
       namesById(),
-      this.proposed((job.items ?? []).filter(({ outcome }) => outcome === 'done').map((item) => item.itemId)),
+      ItemArticleRow.findAll({ where: { itemId: [...chosen] }, include: [Article] }),
+      this.shelf.onHandById(),
       JobStep.findAll({ where: { jobId: id } }),
       this.defects.open(job.machineId),
       this.usedOil.vessels(site),
-      this.shelf.onHandById().then((onHand) => itemNeeds([...chosen], onHand)),
       JobPhoto.findAll({
         where: { jobId: id },
         attributes: ['id', 'caption', 'takenById'],
         order: ['takenAt', 'id'],
       }),
     ]);
-    const lines = new Map((scheduled ? toDueLines(scheduled) : []).map((line) => [line.itemId, line]));
-    const tag = job.machineTag ?? job.machine.tag;
-    const name = job.machineName ?? job.machine.name;
     return {
       id,
-      machine: { id: job.machineId, tag, name },
+      machine: calledThen(job, job.machine),
       state: job.state,
       openedOn: civilDateAt(job.openedAt.getTime() as Instant, site.timeZone),
       openedBy: names.get(job.openedById) ?? '',
-      items: (job.items ?? [])
-        .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
-        .map((item) => ({
-          itemId: item.itemId,
-          name: item.itemName ?? item.item?.name ?? '',
-          outcome: item.outcome,
-          untilOn: item.untilOn,
-          untilLife: item.untilLife,
-          untilMeter: item.untilMeter,
-          severity: item.severity,
-          note: item.note,
-          version: item.version,
-          minutes: item.item?.minutes ?? 0,
-          due: lines.get(item.itemId) ?? null,
-        })),
-      proposed,
-      needs,
+      items: toItemDtos(items, scheduled),
+      proposed: proposedOf(items, needed, stock),
+      needs: toNeeds(needed, stock),
       setUp: setUpOf(scheduled ?? { machine: job.machine, facts: { items: [] } }, site, chosen),
       steps: steps.map((step) => toStepDto(step, names)),
       vessels,
@@ -118,17 +146,5 @@ export class JobSheets {
       version: job.version,
       record: toRecordDto(job),
     };
-  }
-
-  private async proposed(itemIds: readonly string[]): Promise<JobDrawDto[]> {
-    const needs = await ItemArticleRow.findAll({ where: { itemId: [...itemIds] }, include: [Article] });
-    const stock = await this.shelf.onHandById();
-    const articles = new Map(needs.map((need) => [need.articleId, need.article]));
-    return proposedDraw(itemIds, needs).flatMap(({ articleId, quantity }) => {
-      const article = articles.get(articleId);
-      if (!article) return [];
-      const { name, unit, priceMinor } = article;
-      return [{ articleId, name, unit, quantity, onHand: stock.get(articleId) ?? 0, priceMinor }];
-    });
   }
 }

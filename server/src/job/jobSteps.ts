@@ -21,20 +21,21 @@ export class JobSteps {
   ) {}
 
   async update(id: string, key: string, fields: UpdateStepDto, caller: Person): Promise<JobDto> {
-    const { now } = await this.calendar.read();
+    const siteNow = await this.calendar.read();
+    const now = new Date(siteNow.now);
     return this.work.run(async () => {
       const job = await this.open.lock(id);
-      const steps = sheetSteps(await this.sheets.setUp(job));
+      const steps = sheetSteps(await this.sheets.setUp(job, siteNow));
       const step = steps.find((each) => each.key === key);
       if (!step) throw notFound('step on this sheet');
-      const known = await JobStep.findOne({ where: { jobId: id, stepKey: key }, lock: true });
+      const rows = await JobStep.findAll({ where: { jobId: id }, lock: true });
+      const known = rows.find(({ stepKey }) => stepKey === key);
       if ((known?.version ?? 0) !== fields.version) throw stale('step', await this.sheets.get(id));
       if (fields.isDone && canMaim(step) && !fields.isAcknowledged) {
         const detail = 'This step can maim. Read its cautions and say so, then it can be ticked off.';
         throw fieldProblem(fault('/isAcknowledged', 'notRead', detail));
       }
-      const rows = await JobStep.findAll({ where: { jobId: id, isDone: true }, attributes: ['stepKey'] });
-      const before = new Set(rows.map(({ stepKey }) => stepKey));
+      const before = new Set(rows.filter(({ isDone }) => isDone).map(({ stepKey }) => stepKey));
       const after = new Set(before);
       if (fields.isDone) after.add(key);
       else after.delete(key);
@@ -45,15 +46,15 @@ export class JobSteps {
         isDone: fields.isDone,
         isAcknowledged: fields.isAcknowledged,
         found: fields.found,
-        changedAt: new Date(now),
+        changedAt: now,
         changedById: caller.id,
-        startedAt: timer === 'start' ? new Date(now) : timer === 'forget' ? null : (known?.startedAt ?? null),
+        startedAt: timer === 'start' ? now : timer === 'forget' ? null : (known?.startedAt ?? null),
         version: fields.version + 1,
       });
       await this.settle(id, steps, before, after);
       await job.update({ version: job.version + 1, pausedReason: null });
       this.work.changed('jobs');
-      return this.sheets.get(id);
+      return this.sheets.get(id, siteNow);
     });
   }
 

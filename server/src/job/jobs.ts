@@ -28,7 +28,7 @@ import { Machine } from '../models/machine.model.js';
 import { UsedOil } from '../oil/usedOil.js';
 import { Job, JobItem } from '../models/job.model.js';
 import { OpenJobs } from './openJobs.js';
-import { keepNames } from './keepNames.js';
+import { keepNames } from '../models/keepNames.js';
 import { outcomeColumns, outcomeFaults } from './outcome.js';
 import { keepFindings } from './findings.js';
 import { JobSheets } from './jobSheets.js';
@@ -161,7 +161,8 @@ export class Jobs {
 
   /** Signs a job off: its reading, the stock it drew and the record are written together, or none of them. */
   async signOff(id: string, fields: SignOffDto, caller: Person, address: string): Promise<JobDto> {
-    const { site, today, now } = await this.calendar.read();
+    const siteNow = await this.calendar.read();
+    const { site, today, now } = siteNow;
     return this.work.run(async () => {
       const job = await this.openJobs.lock(id);
       if (job.version !== fields.version) throw stale('job', await this.sheets.get(id));
@@ -180,7 +181,7 @@ export class Jobs {
       );
       await this.shelf.draw(fields.draws, id, caller);
       await this.writeFindings(job, fields, caller);
-      await keepFindings(id, await this.sheets.setUp(job));
+      await keepFindings(id, await this.sheets.setUp(job, siteNow));
       await job.update({
         state: 'signedOff',
         doneOn,

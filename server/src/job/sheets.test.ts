@@ -4,6 +4,7 @@ import { jobActs } from '../testing/jobActs.js';
 import { jpeg, NO_PICTURE } from '../testing/pictures.js';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
+import { Sequelize } from 'sequelize-typescript';
 
 let yard: TestApp;
 beforeEach(async () => {
@@ -26,6 +27,9 @@ const doStep = (job: JobDto, key: string, over: object = {}) =>
     body: stepBody(over),
   });
 
+/** Of a tick, from the session to the answer, the three statements of its transaction included. */
+const MOST_QUESTIONS = 21;
+
 describe('a step', () => {
   it('keeps what was found and who did it, and finishes its item with the last', async () => {
     const job = (await open([yard.crew.oil])).body;
@@ -47,6 +51,20 @@ describe('a step', () => {
     const back = await doStep(job, 'engineOil.pour', { isDone: false, version: 1 });
     expect(back.body.items[0]?.outcome).toBeNull();
     expect((await doStep(job, 'engineOil.pour', { version: 2 })).body.items[0]?.outcome).toBe('done');
+  });
+
+  it('asks the database little: of the machine only whether it has changed', async () => {
+    const job = (await open([yard.crew.oil])).body;
+    // The first look at a machine after a change reads all that its schedule follows from.
+    await yard.ask('GET', `/api/jobs/${job.id}`);
+    const sequelize = yard.app.get(Sequelize);
+    const asked: string[] = [];
+    const { logging } = sequelize.options;
+    sequelize.options.logging = (sql: string) => asked.push(sql.slice(0, 300));
+    await doStep(job, 'engineOil.drain');
+    sequelize.options.logging = logging ?? false;
+    expect(asked.length).toBeLessThanOrEqual(MOST_QUESTIONS);
+    expect(asked.length).toBeGreaterThan(3);
   });
 
   it('taken back leaves alone what a person said of the item', async () => {

@@ -12,7 +12,7 @@ import { civilDate, instantOnDay } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../models/book.model.js';
-import { toItemDtos } from '../books/toScheduleItem.js';
+import { toItemDtos } from '../books/toBookDto.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
 import { Meters } from '../meter/meters.js';

@@ -15,7 +15,7 @@ import type {
 } from '@yugator/contracts';
 import { v7 as uuid } from 'uuid';
 import { Item } from '../models/book.model.js';
-import { storedTriggers } from '../books/toScheduleItem.js';
+import { storedTriggers } from '../facts/scheduleItem.js';
 import { writeLines } from '../books/writeBook.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
@@ -34,7 +34,7 @@ import {
   MachineSeason,
   StatusChange,
 } from '../models/machine.model.js';
-import { withComponents } from './cardComponents.js';
+import { withComponents } from '@yugator/contracts';
 import { storedCard } from './storedCard.js';
 
 /** The faults of rows of which each may stand there once. */

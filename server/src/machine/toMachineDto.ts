@@ -8,7 +8,7 @@ import type {
 } from '@yugator/contracts';
 import { addDays, dateOfDayNumber } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
-import { storedTriggers } from '../books/toScheduleItem.js';
+import { storedTriggers } from '../facts/scheduleItem.js';
 import type { ItemOverrideRow } from '../models/itemOverride.model.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { toDueLines } from '../schedule/toDueLine.js';

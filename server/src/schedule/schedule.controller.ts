@@ -1,13 +1,10 @@
-import { Body, Controller, Get, Param, Post } from '@nestjs/common';
-import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { AnswerEvidenceDto, EvidenceDto, FleetLineDto, MilestoneDto, WeekOfUseDto } from '@yugator/contracts';
+import { Controller, Get, Param } from '@nestjs/common';
+import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { FleetLineDto, MilestoneDto, WeekOfUseDto } from '@yugator/contracts';
 import { meterNamed, milestoneAt, milestoneHours, weeksOfUse } from '@yugator/core';
 import type { MeterName } from '@yugator/core';
 import { notFound } from '../problem/problem.js';
-import { Person } from '../models/person.model.js';
-import { Allow, ForEveryRole } from '../session/allow.js';
-import { Caller } from '../session/caller.js';
-import { Evidence } from './evidence.js';
+import { ForEveryRole } from '../session/allow.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from './fleetSchedule.js';
@@ -24,7 +21,6 @@ export class ScheduleController {
   constructor(
     private readonly fleet: FleetSchedule,
     private readonly calendar: SiteCalendar,
-    private readonly evidence: Evidence,
   ) {}
 
   @ApiOperation({ summary: 'Every item of every machine, with its next due point' })
@@ -65,29 +61,6 @@ export class ScheduleController {
     const { today } = await this.calendar.read();
     const { schedule } = await this.require(id);
     return weeksOfUse(schedule.points, schedule.plan, today, WEEKS_SHOWN);
-  }
-
-  @ApiOperation({
-    summary: 'Proposals to check items of a machine more or less often, by what its checks found',
-  })
-  @ApiOkResponse({ type: [EvidenceDto] })
-  @ForEveryRole()
-  @Get('machines/:id/evidence')
-  proposals(@Param('id', IdOf('machine')) id: string): Promise<EvidenceDto[]> {
-    return this.evidence.of(id);
-  }
-
-  @ApiOperation({ summary: 'Accept such a proposal, refuse it, or have it asked again later' })
-  @ApiCreatedResponse({ type: [EvidenceDto] })
-  @Allow('crewLead')
-  @Post('machines/:id/evidence/:itemId')
-  answer(
-    @Param('id', IdOf('machine')) id: string,
-    @Param('itemId', IdOf('item')) itemId: string,
-    @Body() { answer }: AnswerEvidenceDto,
-    @Caller() caller: Person,
-  ): Promise<EvidenceDto[]> {
-    return this.evidence.answer(id, itemId, answer, caller);
   }
 
   private async require(id: string): Promise<ScheduledMachine> {

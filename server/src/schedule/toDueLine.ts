@@ -1,6 +1,6 @@
 import type { BaselineDto, DueLineDto, FleetLineDto, LimitDto } from '@yugator/contracts';
 import type { Baseline, DueAnswer, ItemHistory, Limit } from '@yugator/core';
-import type { ItemInfo } from './fleetFacts.js';
+import type { ItemInfo } from '../facts/fleetFacts.js';
 import type { ScheduledMachine } from './fleetSchedule.js';
 
 /** How many earlier times of an item go over the wire; the tape shows no more. */

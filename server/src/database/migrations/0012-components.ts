@@ -3,7 +3,7 @@ import { cardName, componentsOfOldLine, isComponent, oldWordsOf } from '@yugator
 import type { Component } from '@yugator/core';
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
-import { withComponents } from '../../machine/cardComponents.js';
+import { withComponents } from '@yugator/contracts';
 import { jsonValue } from '../columns.js';
 import { grouped } from '../grouped.js';
 import type { Migration } from '../migration.js';

@@ -1,4 +1,4 @@
-import { KEEP_ALL_NAMES } from '../../job/keepNames.js';
+import { KEEP_ALL_NAMES } from '../../models/keepNames.js';
 import type { Migration } from '../migration.js';
 
 /** The names that a record was signed with stand in it: renaming a machine, an item, an article or a person renames no history. */

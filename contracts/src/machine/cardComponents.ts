@@ -1,5 +1,5 @@
-import type { SpecCardDto } from '@yugator/contracts';
 import { cardComponent } from '@yugator/core';
+import type { SpecCardDto } from './specCard.dto.js';
 
 /** A card with the component of every line said, those of an older version by their names; null where a name is not known. */
 export function withComponents(card: SpecCardDto): SpecCardDto {

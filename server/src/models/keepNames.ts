@@ -1,4 +1,4 @@
-import { Job } from '../models/job.model.js';
+import { Job } from './job.model.js';
 
 /** Only those that have none yet: a name once kept stays. */
 const STATEMENTS = [

@@ -13,10 +13,10 @@ import type {
 } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { Book, Item } from '../models/book.model.js';
-import { storedTriggers, toScheduleItem } from '../books/toScheduleItem.js';
+import { storedTriggers, toScheduleItem } from './scheduleItem.js';
 import { Job, JobItem } from '../models/job.model.js';
 import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../models/machine.model.js';
-import { StoredMeters } from '../meter/storedMeters.js';
+import { StoredMeters } from './storedMeters.js';
 import { Declaration } from '../models/declaration.model.js';
 import { ItemOverrideRow } from '../models/itemOverride.model.js';
 

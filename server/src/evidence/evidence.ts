@@ -4,7 +4,7 @@ import { addDays, checksSince, civilDate, lifeHours, proposeInterval } from '@yu
 import type { Action, Check, CivilDate, Finding, IntervalProposal } from '@yugator/core';
 import { Op } from 'sequelize';
 import { Item } from '../models/book.model.js';
-import { storedTriggers } from '../books/toScheduleItem.js';
+import { storedTriggers } from '../facts/scheduleItem.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { findingsOf } from '../job/findings.js';
 import { Job, JobItem } from '../models/job.model.js';
@@ -13,8 +13,8 @@ import { Person } from '../models/person.model.js';
 import { notFound, Problem } from '../problem/problem.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { EvidenceAnswerRow } from '../models/evidenceAnswer.model.js';
-import { FleetSchedule } from './fleetSchedule.js';
-import type { ScheduledMachine } from './fleetSchedule.js';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 
 /** Only what is looked at, tightened or set has an interval that its checks can move. */
 const CHECKED: ReadonlySet<Action> = new Set(['inspect', 'tighten', 'adjust', 'grease']);

@@ -1,0 +1,155 @@
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import type { SignOffDto } from '@yugator/contracts';
+import { handsOnMinutes } from '@yugator/core';
+import { dueLine, hoursLimit } from '../testing/fixtures.js';
+import { ANSEL, JobShop, PATIENCE_MS, press } from '../testing/jobShop.js';
+import { item, ITEMS, job, KIT } from '../testing/jobs.js';
+import { outcomeWords } from './outcomeWords.js';
+
+const DEFECT = '00000000-0000-7000-8000-000000000002';
+
+jest.setTimeout(2 * PATIENCE_MS);
+
+let shop: JobShop;
+beforeEach(() => {
+  shop = new JobShop();
+});
+
+const minutes = () => screen.getByLabelText<HTMLInputElement>('Minutes');
+/** Minutes of hands that the oil change takes, as its sheet has them. */
+const ofOil = () => String(handsOnMinutes(shop.now.setUp, ['oil']));
+
+describe('what became of it', () => {
+  // A short sheet: looking for a button by its role takes long among hundreds.
+  beforeEach(() => {
+    shop.now = { ...shop.now, setUp: { ...shop.now.setUp, items: [ITEMS[0]] } };
+  });
+
+  it('cannot be signed off while nothing is said', async () => {
+    await shop.show();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Sign off' }).disabled).toBe(true);
+    expect(screen.getByText('Say first what became of the items.')).toBeDefined();
+  });
+
+  it('done proposes minutes and parts, which somebody may put right', async () => {
+    await shop.show();
+    await press('Done: Engine oil and filter');
+    await waitFor(() => expect(minutes().value).toBe(ofOil()));
+    expect(screen.getByLabelText<HTMLInputElement>('Pieces of Oil change kit').value).toBe('1');
+    expect(screen.getByText('2 items not settled: not done, due as before.')).toBeDefined();
+    // Half an hour at 30.00 is 15.00, with the kit of 28.90: 43.90.
+    fireEvent.change(minutes(), { target: { value: '30' } });
+    await waitFor(() => expect(screen.getByText('£43.90')).toBeDefined());
+    fireEvent.change(minutes(), { target: { value: '50' } });
+    await press('Done: Air filter: look at');
+    await waitFor(() =>
+      expect(screen.getByText('1 item not settled: not done, due as before.')).toBeDefined(),
+    );
+    expect(minutes().value).toBe('50');
+  });
+
+  it('otherwise is asked for what it needs, and shows at its field what the server refuses', async () => {
+    await shop.show();
+    await press('Otherwise: Air filter: look at');
+    const dialog = await screen.findByRole('dialog');
+    fireEvent.mouseDown(within(dialog).getByLabelText('What became of it'));
+    await act(() => fireEvent.click(screen.getByRole('option', { name: 'Found defective' })));
+    shop.refusal = {
+      type: 'about:blank',
+      title: 't',
+      status: 422,
+      detail: 'd',
+      errors: [{ pointer: '#/note', code: 'missing', detail: 'Say what is wrong.' }],
+    };
+    await press('Keep');
+    expect(await screen.findByText('Say what is wrong.')).toBeDefined();
+    shop.refusal = null;
+    fireEvent.change(within(dialog).getByLabelText('What is wrong'), { target: { value: 'Box cracked' } });
+    await press('Keep');
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    expect(shop.writes.at(-1)?.body).toMatchObject({
+      outcome: 'defect',
+      severity: 'soon',
+      note: 'Box cracked',
+    });
+  });
+
+  it('kept counts the hours of the meter that the item runs on', async () => {
+    const due = dueLine({ itemId: 'air', limits: [hoursLimit({ meter: 'loader' })] });
+    shop.now = job({ items: job().items.map((each) => (each.itemId === 'air' ? { ...each, due } : each)) });
+    await shop.show();
+    await press('Otherwise: Air filter: look at');
+    const dialog = within(await screen.findByRole('dialog'));
+    fireEvent.change(dialog.getByLabelText('Until the loader has'), { target: { value: '20' } });
+    await press('Keep');
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    expect(shop.writes.at(-1)?.body).toMatchObject({ outcome: 'kept', untilLife: 20, untilMeter: 'loader' });
+    const words = { ...item('air', 'kept'), untilLife: 20, note: '' };
+    expect(outcomeWords({ ...words, untilMeter: 'loader' }, '2027-05-13')).toContain('until 20.0 loader h');
+    expect(outcomeWords({ ...words, untilMeter: 'engine' }, '2027-05-13')).toContain('until 20.0 h');
+  });
+
+  it('asks for the hours on the meter, and does not take over what was read before', async () => {
+    shop.now = job();
+    await shop.show();
+    await press('Done: Engine oil and filter');
+    const hours = screen.getByLabelText<HTMLInputElement>('Hours on the meter');
+    expect(hours.value).toBe('');
+    expect(screen.getByText('Last read: 412.6 h; about 418.2 h expected now')).toBeDefined();
+    await press('Sign off');
+    await waitFor(() => expect(hours.getAttribute('aria-invalid')).toBe('true'));
+    expect(shop.writes.some(({ url }) => url.endsWith('/sign-off'))).toBe(false);
+  });
+
+  it('proposes the used oil of what was done, and none of what was not', async () => {
+    shop.now = job();
+    await shop.show();
+    const oil = () => screen.getByLabelText<HTMLInputElement>('Used oil into the container, litres');
+    expect(oil().value).toBe('0');
+    await press('Done: Air filter: look at');
+    await press('Done: Engine oil and filter');
+    await waitFor(() => expect(oil().value).toBe('2'));
+  });
+
+  it('is signed off with what stands in the form, and keeps it when the server refuses', async () => {
+    shop.now = job({
+      defects: [
+        {
+          id: DEFECT,
+          machine: { id: 'm', tag: 'M-07', name: 'Lakeside' },
+          foundOn: '2027-05-01',
+          reportedBy: 'Dru',
+          words: 'Seat torn',
+          severity: 'watch',
+          itemName: null,
+          closedByJobId: null,
+        },
+      ],
+    });
+    await shop.show();
+    await press('Done: Engine oil and filter');
+    await waitFor(() => expect(minutes().value).toBe(ofOil()));
+    await act(() => fireEvent.click(screen.getByRole('checkbox', { name: /Seat torn/ })));
+    shop.refusal = {
+      type: 'about:blank',
+      title: 't',
+      status: 422,
+      detail: 'd',
+      errors: [{ pointer: '#/shown', code: 'backwards', detail: 'Less than the 412.6 h read before.' }],
+    };
+    fireEvent.change(screen.getByLabelText('Hours on the meter'), { target: { value: '411,5' } });
+    await press('Sign off');
+    await screen.findByText('Less than the 412.6 h read before.');
+    expect(screen.getByLabelText<HTMLInputElement>('Hours on the meter').value).toBe('411,5');
+    const sent = shop.writes.at(-1)?.body as SignOffDto;
+    expect(sent).toMatchObject({
+      doneOn: '2027-05-13',
+      shown: 411.5,
+      doneById: ANSEL,
+      minutes: Number(ofOil()),
+      version: 1,
+    });
+    expect(sent).toMatchObject({ usedOilLitres: 2, mendedDefectIds: [DEFECT] });
+    expect(sent.draws).toEqual([{ articleId: KIT.articleId, quantity: 1 }]);
+  });
+});

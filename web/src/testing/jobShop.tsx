@@ -1,0 +1,102 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, configure, fireEvent, render, screen, within } from '@testing-library/react';
+import type { JobDto, OutcomeDto, UpdateStepDto } from '@yugator/contracts';
+import { createMemoryRouter, RouterProvider } from 'react-router';
+import { JobPage } from '../job/JobPage.js';
+import { NoticeProvider } from '../page/Notice.js';
+import { SessionContext } from '../session/useSession.js';
+import { SITE } from './fixtures.js';
+import { item, job, KIT } from './jobs.js';
+
+export const ANSEL = '00000000-0000-7000-8000-000000000001';
+
+/** A whole sheet is a large page; on a busy machine it takes its time. */
+export const PATIENCE_MS = 20_000;
+configure({ asyncUtilTimeout: PATIENCE_MS });
+
+const ANSWERS: Record<string, unknown> = {
+  '/api/people': [
+    { id: ANSEL, name: 'Ansel', role: 'mechanic', active: true, version: 1 },
+    { id: 'q', name: 'Gone', role: 'mechanic', active: false, version: 2 },
+  ],
+  '/api/articles': [],
+};
+
+/** The page of one job before a server that keeps what is said of it. */
+export class JobShop {
+  now: JobDto = job();
+  readonly writes: { readonly url: string; readonly body: unknown }[] = [];
+  /** what writes are refused with; null lets them pass */
+  refusal: object | null = null;
+  client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+
+  constructor() {
+    globalThis.fetch = ((url: string, init: { method: string; body?: string }) => {
+      const refused = init.method !== 'GET' && this.refusal !== null;
+      if (init.method !== 'GET') {
+        const body: unknown = JSON.parse(init.body ?? 'null');
+        this.writes.push({ url, body });
+        if (!refused) this.write(url, body);
+      }
+      return Promise.resolve({
+        ok: !refused,
+        status: refused ? 422 : 200,
+        headers: new Map([['content-type', refused ? 'application/problem+json' : 'application/json']]),
+        json: () => Promise.resolve(refused ? this.refusal : (ANSWERS[url] ?? this.now)),
+      });
+    }) as unknown as typeof fetch;
+  }
+
+  async show() {
+    const person = { id: ANSEL, name: 'Ansel', role: 'mechanic' as const, active: true, version: 1 };
+    const router = createMemoryRouter([{ path: '/jobs/:jobId', element: <JobPage /> }], {
+      initialEntries: ['/jobs/j'],
+    });
+    const view = render(
+      <QueryClientProvider client={this.client}>
+        <NoticeProvider>
+          <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+            <RouterProvider router={router} />
+          </SessionContext.Provider>
+        </NoticeProvider>
+      </QueryClientProvider>,
+    );
+    await screen.findByLabelText('Minutes');
+    return view;
+  }
+
+  /** What the server does with a step or an outcome, as far as the page shows it. */
+  private write(url: string, body: unknown): void {
+    const [, kind, key = ''] = /\/(steps|items)\/([^/]+)$/.exec(url) ?? [];
+    if (kind === 'steps') {
+      const { isDone, isAcknowledged, found, version, timer } = body as UpdateStepDto;
+      const before = this.now.steps.find((step) => step.key === decodeURIComponent(key));
+      const startedAt = timer === 'start' ? new Date().toISOString() : (before?.startedAt ?? null);
+      const step = {
+        key: decodeURIComponent(key),
+        isDone,
+        isAcknowledged,
+        found,
+        startedAt,
+        by: 'Ansel',
+        version: version + 1,
+      };
+      this.now = { ...this.now, steps: [...this.now.steps.filter((each) => each !== before), step] };
+    }
+    if (kind === 'items') {
+      const { outcome } = body as OutcomeDto;
+      const items = this.now.items.map((each) => (each.itemId === key ? item(key, outcome) : each));
+      this.now = { ...this.now, items, proposed: items[0]?.outcome === 'done' ? [KIT] : [] };
+    }
+  }
+}
+
+export const press = (name: string | RegExp) =>
+  act(() => fireEvent.click(screen.getByRole('button', { name })));
+
+/** The card of a step by its words. */
+export const card = (text: RegExp) => {
+  const found = screen.getByText(text).parentElement;
+  if (!found) throw new Error('A step stands in a card.');
+  return within(found);
+};
