@@ -93,6 +93,7 @@ describe('what became of it', () => {
     shop.now = job();
     await shop.show();
     await press('Done: Engine oil and filter');
+    await waitFor(() => expect(minutes().value).toBe(ofOil()));
     const hours = screen.getByLabelText<HTMLInputElement>('Hours on the meter');
     expect(hours.value).toBe('');
     expect(screen.getByText('Last read: 412.6 h; about 418.2 h expected now')).toBeDefined();
