@@ -43,6 +43,7 @@ export * from './schedule/trigger.js';
 export * from './schedule/window.js';
 export * from './shelf/ledger.js';
 export * from './cost/jobCost.js';
+export * from './job/outcome.js';
 export * from './job/proposedDraw.js';
 export * from './units/quantity.js';
 export * from './units/units.js';

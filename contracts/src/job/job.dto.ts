@@ -1,6 +1,6 @@
 import { PageQueryDto } from '../check/pageQuery.dto.js';
-import { METERS } from '@yugator/core';
-import type { Finding, MachineSetUp, MeterName } from '@yugator/core';
+import { METERS, OUTCOMES } from '@yugator/core';
+import type { Finding, MachineSetUp, MeterName, Outcome } from '@yugator/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MachineRefDto, VoidedDto } from '../machine/machine.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
@@ -10,6 +10,8 @@ import { ItemNeedDto, VesselsDto } from './visit.dto.js';
 import { IsFound } from './found.js';
 import type { Found } from './found.js';
 import { IsCivilDay, IsId, IsIds, IsMeterHours, IsPhoto, IsText, Parts, Unique } from '../rules/index.js';
+
+export type { Outcome };
 
 const BASED_ON = 'The version that the change is based on is missing.';
 
@@ -27,9 +29,6 @@ export class OpenJobDto {
 }
 
 /** What became of an item in a job. */
-export const OUTCOMES = ['done', 'kept', 'deferred', 'defect'] as const;
-export type Outcome = (typeof OUTCOMES)[number];
-
 export class OutcomeDto {
   /** null takes the outcome back */
   @ValidateIf((fields: OutcomeDto) => fields.outcome !== null)

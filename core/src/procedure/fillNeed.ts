@@ -26,3 +26,15 @@ export function fillNeedOf({ fills, fluid }: Step, setUp: MachineSetUp): FillNee
 export function litresOfNeed({ litresWithFilter, litresWithoutFilter, filterChanged }: FluidNeed): number {
   return filterChanged ? litresWithFilter : (litresWithoutFilter ?? litresWithFilter);
 }
+
+/** Half a litre from mark to mark, where neither the card nor anybody says otherwise (common practice for small engines). */
+const USUAL_BETWEEN_MARKS = 0.5;
+
+/** Litres from the low to the full mark of a dipstick: as somebody said at the machine, else by its card, else as is usual. */
+export function betweenMarksOf(
+  said: number | null,
+  { betweenMarks }: Pick<FluidNeed, 'betweenMarks'>,
+): { readonly litres: number; readonly isUsual: boolean } {
+  const known = said ?? betweenMarks;
+  return { litres: known ?? USUAL_BETWEEN_MARKS, isUsual: known === null };
+}

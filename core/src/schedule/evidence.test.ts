@@ -1,8 +1,16 @@
 import fc from 'fast-check';
 import { addDays, civilDate } from '../calendar/civilDate.js';
 import { lifeHours } from '../meter/lifeHours.js';
-import { checksSince, proposeInterval } from './evidence.js';
+import {
+  checksSince,
+  isAskedAgain,
+  isMovedByChecks,
+  isUnderWarranty,
+  proposeInterval,
+  settledUntil,
+} from './evidence.js';
 import type { Check } from './evidence.js';
+import { ACTIONS } from './item.js';
 import { every, everyHours } from './testing/facts.js';
 
 /** Checks a week apart, each good (+) or bad (-). */
@@ -97,5 +105,32 @@ describe('evidence', () => {
       }),
       { seed: 12, numRuns: 60 },
     );
+  });
+});
+
+describe('whose interval may be moved, and when', () => {
+  const day = civilDate('2027-05-13');
+
+  it('is that of what is checked, never of what is replaced', () => {
+    expect(ACTIONS.filter(isMovedByChecks)).toEqual(['inspect', 'grease', 'adjust', 'tighten']);
+  });
+
+  it('is held by a warranty up to and with its last day and hour', () => {
+    const warranty = { until: day, hours: 500 };
+    expect(isUnderWarranty(warranty, 500, day)).toBe(true);
+    expect(isUnderWarranty(warranty, 500.1, day)).toBe(false);
+    expect(isUnderWarranty(warranty, 10, civilDate('2027-05-14'))).toBe(false);
+    expect(isUnderWarranty({ until: null, hours: 500 }, 499, civilDate('2040-01-01'))).toBe(true);
+    expect(isUnderWarranty({ until: null, hours: null }, 0, day)).toBe(false);
+  });
+
+  it('is asked again a month after "later", and never of checks that were settled', () => {
+    const later = { answer: 'later', on: civilDate('2027-04-13') } as const;
+    expect(isAskedAgain(later, day)).toBe(true);
+    expect(isAskedAgain(later, civilDate('2027-05-12'))).toBe(false);
+    expect(isAskedAgain(null, day)).toBe(true);
+    expect(settledUntil(later)).toBeNull();
+    expect(settledUntil({ answer: 'refused', on: day })).toBe(day);
+    expect(settledUntil(null)).toBeNull();
   });
 });

@@ -1,4 +1,7 @@
+import { addDays } from '../calendar/civilDate.js';
+import type { CivilDate } from '../calendar/civilDate.js';
 import type { ServicePoint } from './baseline.js';
+import type { Action } from './item.js';
 import type { Trigger } from './trigger.js';
 
 /** A time an item was checked, and whether it was as it should be. */
@@ -14,6 +17,45 @@ export interface IntervalProposal<C extends Check = Check> {
   readonly triggers: readonly Trigger[];
   /** those that it rests on, in order of time */
   readonly checks: readonly C[];
+}
+
+/** Only what is looked at, tightened, set or greased has an interval that its checks can move. */
+const CHECKED: ReadonlySet<Action> = new Set<Action>(['inspect', 'tighten', 'adjust', 'grease']);
+
+/** Whether checks of an action say anything about how often it is worth doing. */
+export function isMovedByChecks(action: Action): boolean {
+  return CHECKED.has(action);
+}
+
+/** A maker's warranty: until a day, until life hours, or whichever comes first; none where both are null. */
+export interface Warranty {
+  readonly until: CivilDate | null;
+  readonly hours: number | null;
+}
+
+/** Whether a warranty still holds, its last day and hour included. */
+export function isUnderWarranty({ until, hours }: Warranty, life: number, today: CivilDate): boolean {
+  if (until === null && hours === null) return false;
+  return (until === null || today <= until) && (hours === null || life <= hours);
+}
+
+/** What the crew lead said to a proposal, and when. */
+export interface ProposalAnswer {
+  readonly answer: 'accepted' | 'refused' | 'later';
+  readonly on: CivilDate;
+}
+
+/** "Later" holds for so long. */
+const ASK_AGAIN_DAYS = 30;
+
+/** Whether a proposal may be put to the crew lead again; `before`: the last answer, null where there was none. */
+export function isAskedAgain(before: ProposalAnswer | null, today: CivilDate): boolean {
+  return before?.answer !== 'later' || addDays(before.on, ASK_AGAIN_DAYS) <= today;
+}
+
+/** The day up to which checks are settled: what was accepted or refused counts newer ones only. Null where all count. */
+export function settledUntil(before: ProposalAnswer | null): CivilDate | null {
+  return before && before.answer !== 'later' ? before.on : null;
 }
 
 /** So many good ones in a row make it longer; so many bad ones of the last few make it shorter (our own rule). */

@@ -1,7 +1,16 @@
 import { Injectable } from '@nestjs/common';
 import type { EvidenceAnswer, EvidenceDto } from '@yugator/contracts';
-import { addDays, checksSince, civilDate, lifeHours, proposeInterval } from '@yugator/core';
-import type { Action, Check, CivilDate, Finding, IntervalProposal } from '@yugator/core';
+import {
+  checksSince,
+  civilDate,
+  isAskedAgain,
+  isMovedByChecks,
+  isUnderWarranty,
+  lifeHours,
+  proposeInterval,
+  settledUntil,
+} from '@yugator/core';
+import type { Check, Finding, IntervalProposal, Warranty } from '@yugator/core';
 import { Op } from 'sequelize';
 import { Item } from '../models/book.model.js';
 import { storedTriggers } from '../facts/scheduleItem.js';
@@ -16,15 +25,9 @@ import { EvidenceAnswerRow } from '../models/evidenceAnswer.model.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 
-/** Only what is looked at, tightened or set has an interval that its checks can move. */
-const CHECKED: ReadonlySet<Action> = new Set(['inspect', 'tighten', 'adjust', 'grease']);
-const ASK_AGAIN_DAYS = 30;
-
-function isUnderWarranty({ machine, schedule }: ScheduledMachine, today: CivilDate): boolean {
+function warrantyOf({ machine }: ScheduledMachine): Warranty {
   const { warrantyUntil, warrantyHours } = machine;
-  if (warrantyUntil === null && warrantyHours === null) return false;
-  const isInTime = warrantyUntil === null || today <= warrantyUntil;
-  return isInTime && (warrantyHours === null || schedule.life <= warrantyHours);
+  return { until: warrantyUntil === null ? null : civilDate(warrantyUntil), hours: warrantyHours };
 }
 
 interface FoundCheck extends Check {
@@ -46,26 +49,26 @@ export class Evidence {
     const scheduled = await this.schedule.readOne(machineId);
     if (!scheduled) throw notFound('machine');
     const { today } = await this.calendar.read();
-    const items = scheduled.facts.items.filter(({ action }) => CHECKED.has(action));
+    const items = scheduled.facts.items.filter(({ action }) => isMovedByChecks(action));
     const [checks, answers, books] = await Promise.all([
       this.checks(machineId),
       EvidenceAnswerRow.findAll({ where: { machineId }, raw: true }),
       Item.findAll({ where: { id: items.map(({ id }) => id) } }),
     ]);
-    const answerOf = new Map(answers.map((row) => [row.itemId, row]));
+    const answerOf = new Map(
+      answers.map((row) => [row.itemId, { answer: row.answer, on: civilDate(row.answeredOn) }]),
+    );
+    const isHeld = isUnderWarranty(warrantyOf(scheduled), scheduled.schedule.life, today);
     const bookOf = new Map(books.map((row) => [row.id, storedTriggers(row.triggers)]));
     return items.flatMap(({ id, name, triggers }) => {
-      const answer = answerOf.get(id);
-      if (answer?.answer === 'later' && addDays(civilDate(answer.answeredOn), ASK_AGAIN_DAYS) > today)
-        return [];
-      // What was accepted or refused is settled: only newer checks count.
-      const settled = answer && answer.answer !== 'later' ? civilDate(answer.answeredOn) : null;
+      const answer = answerOf.get(id) ?? null;
+      if (!isAskedAgain(answer, today)) return [];
       const proposal: IntervalProposal<FoundCheck> | null = proposeInterval(
-        checksSince(checks.get(id) ?? [], settled),
+        checksSince(checks.get(id) ?? [], settledUntil(answer)),
         {
           present: triggers,
           book: bookOf.get(id) ?? triggers,
-          isUnderWarranty: isUnderWarranty(scheduled, today),
+          isUnderWarranty: isHeld,
         },
       );
       if (!proposal) return [];

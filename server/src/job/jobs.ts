@@ -8,7 +8,7 @@ import type {
   Role,
   SignOffDto,
 } from '@yugator/contracts';
-import { civilDate, instantOnDay } from '@yugator/core';
+import { civilDate, instantOnDay, settledOutcome } from '@yugator/core';
 import type { CivilDate, MeterName } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { AuditTrail } from '../audit/auditTrail.js';
@@ -29,7 +29,7 @@ import { UsedOil } from '../oil/usedOil.js';
 import { Job, JobItem } from '../models/job.model.js';
 import { OpenJobs } from './openJobs.js';
 import { keepNames } from '../models/keepNames.js';
-import { outcomeColumns, outcomeFaults } from './outcome.js';
+import { outcomeFaults } from './outcome.js';
 import { keepFindings } from './findings.js';
 import { JobSheets } from './jobSheets.js';
 
@@ -116,7 +116,7 @@ export class Jobs {
       const { today } = await this.calendar.read();
       const faults = outcomeFaults(fields, today, (meter) => lifeOn(scheduled, meter));
       if (faults.length) throw fieldProblem(...faults);
-      await item.update({ ...outcomeColumns(fields), version: fields.version + 1 });
+      await item.update({ ...settledOutcome(fields), version: fields.version + 1 });
       await job.update({ version: job.version + 1 });
       this.work.changed('jobs');
       return this.sheets.get(id);

@@ -1,5 +1,13 @@
 import type { Found, JobDto } from '@yugator/contracts';
-import { approvedWords, fillNeedOf, HOUSE_RULES, litresOfNeed, ruleWords, shownRange } from '@yugator/core';
+import {
+  approvedWords,
+  betweenMarksOf,
+  fillNeedOf,
+  HOUSE_RULES,
+  litresOfNeed,
+  ruleWords,
+  shownRange,
+} from '@yugator/core';
 import type { SheetStep } from '@yugator/core';
 import { LookPick } from '../check/LookPick.js';
 import { Measure } from '../check/Measure.js';
@@ -10,9 +18,6 @@ import { LitresField } from '../fluid/LitresField.js';
 import { jugOf } from '../fluid/jugSizes.js';
 import { useSession } from '../session/useSession.js';
 import styles from './sheet.module.css';
-
-/** Half a litre from mark to mark, where neither the card nor anybody says otherwise (common practice for small engines). */
-const USUAL_BETWEEN_MARKS = 0.5;
 
 function numbersOf(found: Found): Record<string, number> {
   return Object.fromEntries(
@@ -46,7 +51,10 @@ function FillPart({ job, step, found, onFound }: Props) {
   const need = { ...planned, retained: numberOf('retained') ?? 0 };
   const reading = found['reading'];
   const approved = step.fills ? approvedWords(step.fills.fluid, setUp.spec) : '';
-  const between = found['betweenMarks'] ?? step.fills?.betweenMarks;
+  const typedBetween = found['betweenMarks'];
+  const between = betweenMarksOf(typeof typedBetween === 'number' ? typedBetween : null, {
+    betweenMarks: step.fills?.betweenMarks ?? null,
+  });
   return (
     <>
       {approved ? <p>Approved: {approved}</p> : null}
@@ -74,8 +82,8 @@ function FillPart({ job, step, found, onFound }: Props) {
           target={need.target}
           jug={jug}
           reading={typeof reading === 'number' ? reading : null}
-          betweenMarks={typeof between === 'number' ? between : USUAL_BETWEEN_MARKS}
-          isUsual={typeof between !== 'number'}
+          betweenMarks={between.litres}
+          isUsual={between.isUsual}
           marks={step.fills?.marks}
           onChange={(now, betweenMarks) => onFound({ ...found, reading: now, betweenMarks })}
         />

@@ -1,0 +1,46 @@
+import { civilDate } from '../calendar/civilDate.js';
+import { outcomeFaults, settledOutcome } from './outcome.js';
+import type { SaidOutcome } from './outcome.js';
+
+const TODAY = civilDate('2027-05-13');
+const lifeOn = (meter: string) => (meter === 'engine' ? 60 : meter === 'loader' ? 12 : null);
+const faults = (said: SaidOutcome) =>
+  outcomeFaults(said, TODAY, lifeOn).map(({ field, code }) => `${field} ${code}`);
+
+describe('what is said of an item', () => {
+  it.each<[SaidOutcome, string[]]>([
+    [{ outcome: 'done' }, []],
+    [{ outcome: null }, []],
+    [{ outcome: 'kept' }, ['untilLife missing']],
+    [{ outcome: 'kept', untilLife: 61 }, []],
+    [{ outcome: 'kept', untilLife: 60 }, ['untilLife past']],
+    [{ outcome: 'kept', untilLife: 20, untilMeter: 'loader' }, []],
+    [{ outcome: 'kept', untilLife: 20, untilMeter: 'blower' }, ['untilMeter unknown']],
+    [{ outcome: 'kept', untilOn: '2027-05-13' }, ['untilOn past']],
+    [{ outcome: 'kept', untilLife: 10, untilOn: '2027-05-12' }, ['untilLife past', 'untilOn past']],
+    [{ outcome: 'deferred', untilOn: '2027-05-14', note: '  no ' }, ['note missing']],
+    [{ outcome: 'deferred', untilOn: '2027-05-14', note: 'no part' }, []],
+    [{ outcome: 'defect' }, ['note missing', 'severity missing']],
+    [{ outcome: 'defect', note: 'cracked', severity: 'stop' }, []],
+  ])('%j has the faults %j', (said, wanted) => {
+    expect(faults(said)).toEqual(wanted);
+  });
+
+  it('is kept only as far as its outcome asks for it', () => {
+    const all = {
+      untilLife: 80,
+      untilMeter: 'loader',
+      untilOn: '2027-06-01',
+      severity: 'stop',
+      note: 'why',
+    } as const;
+    const kept = settledOutcome({ ...all, outcome: 'kept' });
+    expect(kept).toEqual({ ...all, outcome: 'kept', severity: null });
+    expect(settledOutcome({ ...all, untilLife: null, outcome: 'kept' }).untilMeter).toBeNull();
+    expect(settledOutcome({ ...all, outcome: 'defect' })).toMatchObject({
+      untilLife: null,
+      severity: 'stop',
+    });
+    expect(settledOutcome({ ...all, outcome: null }).note).toBe('');
+  });
+});
