@@ -2,9 +2,9 @@ import { sheetSteps } from './compose.js';
 import { findingWords, itemFindings, jobFindings } from './finding.js';
 import type { Finding } from './finding.js';
 import { fluidWords } from './fluidWords.js';
-import type { Measurement } from './step.js';
+import type { Measurement } from '../measurement/measurement.js';
 import { ANNUAL_MOWER, setUp, work } from './testing/jobs.js';
-import { wantedWords } from './wantedWords.js';
+import { wantedWords } from '../measurement/measurement.js';
 
 describe('a fluid to fetch', () => {
   it('is named with the grades that the card approves, in the units of the reader', () => {

@@ -2,12 +2,12 @@ import { sightOf } from '../checks/looks.js';
 import type { LookKey } from '../checks/looks.js';
 import { shownValue } from '../units/quantity.js';
 import type { UnitSystem } from '../units/units.js';
+import { fieldsOf } from '../measurement/measurement.js';
+import type { Measurement } from '../measurement/measurement.js';
 import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
-import { foundGood } from './inSpec.js';
+import { foundGood } from './foundGood.js';
 import type { MachineSetUp } from './machineSetUp.js';
-import { fieldsOf } from './measureFields.js';
-import type { Measurement } from './step.js';
 
 /** Figures in SI and words that a step found, by the name of the field. */
 export type FoundFields = Readonly<Record<string, number | string>>;

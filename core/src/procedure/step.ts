@@ -1,7 +1,5 @@
 import type { Component } from '../component/components.js';
-import type { ChargingVolts } from '../checks/battery.js';
-import type { DeckLimits } from '../checks/deckLevel.js';
-import type { FreePlayRange } from '../checks/freePlay.js';
+import type { Measurement } from '../measurement/measurement.js';
 import type { Dimension } from '../units/units.js';
 import type { HouseRuleKey } from '../rules/houseRules.js';
 import type { LookKey } from '../checks/looks.js';
@@ -16,36 +14,6 @@ export interface Figure {
   readonly high: number;
   readonly dimension: Dimension;
 }
-
-/** Where the limits of a measurement come from. */
-interface Limits {
-  /** common practice: the machine's card says nothing */
-  readonly isUsual: boolean;
-}
-
-/** What a step measures; the figures it is judged by come from the machine. */
-export type Measurement =
-  | {
-      readonly kind: 'range';
-      readonly label: string;
-      readonly dimension: Dimension;
-      readonly low: number;
-      readonly high: number;
-    }
-  | ({ readonly kind: 'freePlay'; readonly label: string } & FreePlayRange & Limits)
-  | {
-      readonly kind: 'tyres';
-      readonly label: string;
-      readonly low: number;
-      readonly high: number;
-      readonly sidewallMaximum: number;
-    }
-  | { readonly kind: 'battery'; readonly label: string }
-  | ({ readonly kind: 'charging'; readonly label: string } & ChargingVolts & Limits)
-  | ({ readonly kind: 'deck'; readonly label: string } & DeckLimits & Limits)
-  | ({ readonly kind: 'bladeTips'; readonly label: string; readonly within: number } & Limits)
-  | { readonly kind: 'grease'; readonly label: string; readonly usual: number }
-  | { readonly kind: 'bolts'; readonly label: string };
 
 /** A fluid that a step drains or fills, with its capacities in litres. */
 export interface FluidNeed {

@@ -6,7 +6,8 @@ import type { CardPlay, MachineSetUp } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
-import type { Measurement, Step } from '../step.js';
+import type { Measurement } from '../../measurement/measurement.js';
+import type { Step } from '../step.js';
 
 function freePlayOf({ name, component, low, high, equalWithin = null }: CardPlay): Measurement {
   return {

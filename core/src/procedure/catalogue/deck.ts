@@ -4,7 +4,7 @@ import type { MachineSetUp } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
-import type { Measurement } from '../step.js';
+import type { Measurement } from '../../measurement/measurement.js';
 
 /** How the deck is to hang: by the card of the machine, else as usual. */
 function levelOf({ spec }: MachineSetUp): Measurement {

@@ -2,8 +2,9 @@ import { USUAL_CHARGING } from '../checks/battery.js';
 import { USUAL_DECK, USUAL_TIPS_WITHIN } from '../checks/deckLevel.js';
 import { LOOKS } from '../checks/looks.js';
 import type { Look, LookKey } from '../checks/looks.js';
-import { foundGood, isInSpec } from './inSpec.js';
-import type { Measurement } from './step.js';
+import { isInSpec } from '../measurement/measurement.js';
+import type { Measurement } from '../measurement/measurement.js';
+import { foundGood } from './foundGood.js';
 
 const isUsual = true;
 const PEDALS: Measurement = {
