@@ -1,41 +1,25 @@
 import { Injectable } from '@nestjs/common';
 import { fileFaults } from '@yugator/contracts';
-import type {
-  FileMachineDto,
-  FleetFileDto,
-  ImportFleetDto,
-  ImportResultDto,
-  Outcome,
-} from '@yugator/contracts';
+import type { FileMachineDto, FleetFileDto, ImportFleetDto, ImportResultDto } from '@yugator/contracts';
 import { nameKey, OWN_ITEMS } from '@yugator/core';
-import type { MeterName, Trigger } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../models/book.model.js';
 import { writeLines, writeNewBook } from '../books/writeBook.js';
 import { grouped } from '../database/grouped.js';
-import { withComponents } from '@yugator/contracts';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Job, JobItem } from '../models/job.model.js';
 import { keepNames } from '../models/keepNames.js';
-import { AttachmentRow, Machine, MachineBook, MachineSeason } from '../models/machine.model.js';
+import { Machine } from '../models/machine.model.js';
 import type { Importer } from './fleetTask.js';
 import { fieldProblem } from '../problem/problem.js';
 import { Declaration } from '../models/declaration.model.js';
-import { ItemOverrideRow } from '../models/itemOverride.model.js';
 import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
 import { Seasons } from '../season/seasons.js';
 import { Site } from '../models/site.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { columnsOf, metersOf, outcomesOf, writeParts } from './fileMachine.js';
+import type { FileOutcome, Ids, LineRef } from './fileMachine.js';
 import { writeMeter } from './writeMeter.js';
-import { known } from '../database/known.js';
-
-/** Ids by the keys of the names that a file goes by. */
-interface Ids {
-  readonly books: ReadonlyMap<string, string>;
-  readonly seasons: ReadonlyMap<string, string>;
-  /** by book, then by line */
-  readonly lines: ReadonlyMap<string, ReadonlyMap<string, string>>;
-}
 
 /** Takes a fleet file in: all of it, or nothing, with every fault named. */
 @Injectable()
@@ -126,76 +110,17 @@ export class ImportFleet {
   }
 
   private async writeMachine(machine: FileMachineDto, ids: Ids, caller: Importer, now: Date): Promise<void> {
-    const {
-      books,
-      items,
-      seasons,
-      attachments: attached,
-      overrides,
-      segments,
-      readings,
-      done,
-      declared,
-      judged,
-      ...columns
-    } = machine;
-    // Readings of its own count before any share.
-    const attachments = attached.map((each) => (each.readings?.length ? { ...each, share: null } : each));
+    const { items, done, declared, judged } = machine;
     const id = uuid();
-    const spec = columns.spec ? withComponents(columns.spec) : null;
-    await Machine.create({
-      ...columns,
-      spec,
-      id,
-      serial: columns.serial ?? '',
-      version: 1,
-      factsRevision: 1,
-    });
+    await Machine.create({ ...columnsOf(machine), id, version: 1, factsRevision: 1 });
     await writeLines({ machineId: id }, items ?? []);
     const own = new Map(
       (await Item.findAll({ where: { machineId: id } })).map((item) => [nameKey(item.name), item.id]),
     );
-    const idOf = ({ book, item }: { book: string; item: string }) =>
+    const idOf = ({ book, item }: LineRef) =>
       (book === OWN_ITEMS ? own : ids.lines.get(nameKey(book)))?.get(nameKey(item)) ?? '';
-    await MachineBook.bulkCreate(
-      books.map((name) => ({ machineId: id, bookId: known(ids.books, nameKey(name)) })),
-    );
-    await MachineSeason.bulkCreate(
-      seasons.map(({ season, hoursPerWeek }) => ({
-        machineId: id,
-        seasonId: known(ids.seasons, nameKey(season)),
-        hoursPerWeek,
-      })),
-    );
-    await AttachmentRow.bulkCreate(
-      attachments.map(({ kind, name, share, hoursAtStart, engineAtStart }) => ({
-        machineId: id,
-        kind,
-        name,
-        share,
-        hoursAtStart,
-        engineAtStart,
-      })),
-    );
-    await ItemOverrideRow.bulkCreate(
-      overrides.map(({ book, item, triggers, ...override }) => ({
-        ...override,
-        machineId: id,
-        itemId: idOf({ book, item }),
-        triggers: triggers?.map((trigger) => withId(trigger, book, idOf)) ?? null,
-      })),
-    );
-    const meters = [
-      { meter: 'engine' as const, segments, readings },
-      ...attachments
-        .filter(({ share }) => share === null)
-        .map(({ kind, segments: own = [], readings: read = [] }) => ({
-          meter: kind,
-          segments: own,
-          readings: read,
-        })),
-    ];
-    for (const meter of meters) await writeMeter(id, meter, machine.inServiceOn, caller);
+    await writeParts(id, machine, ids, idOf);
+    for (const meter of metersOf(machine)) await writeMeter(id, meter, machine.inServiceOn, caller);
     await Declaration.bulkCreate(
       declared.map((point) => ({
         id: uuid(),
@@ -208,27 +133,7 @@ export class ImportFleet {
         declaredById: caller.id,
       })),
     );
-    await this.writeVisits(
-      id,
-      [
-        ...done.map((point) => ({
-          ...point,
-          itemId: idOf(point),
-          outcome: 'done' as const,
-          untilLife: null,
-          untilMeter: null,
-          untilOn: null,
-        })),
-        ...(judged ?? []).map(({ kind, meter = null, ...point }) => ({
-          ...point,
-          itemId: idOf(point),
-          outcome: kind,
-          untilMeter: meter,
-        })),
-      ],
-      caller,
-      now,
-    );
+    await this.writeVisits(id, outcomesOf({ done, judged }, idOf), caller, now);
   }
 
   /** What was done or judged on the same day at the same hours was one visit. */
@@ -277,24 +182,4 @@ export class ImportFleet {
       ),
     );
   }
-}
-
-interface FileOutcome {
-  readonly itemId: string;
-  readonly on: string;
-  readonly life: number;
-  readonly outcome: Outcome;
-  readonly untilLife: number | null;
-  readonly untilMeter: MeterName | null;
-  readonly untilOn: string | null;
-}
-
-function withId(
-  trigger: Trigger,
-  book: string,
-  idOf: (ref: { book: string; item: string }) => string,
-): Trigger {
-  if (trigger.kind !== 'everyNth') return trigger;
-  // A line that is not there leaves its name, which no item answers to: the schedule says so.
-  return { ...trigger, itemId: idOf({ book, item: trigger.itemId }) || trigger.itemId };
 }

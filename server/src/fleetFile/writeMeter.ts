@@ -4,7 +4,8 @@ import { v7 as uuid } from 'uuid';
 import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
 import type { Importer } from './fleetTask.js';
 
-interface FileMeter extends Pick<FileMachineDto, 'segments' | 'readings'> {
+/** A meter of a file with what it showed. */
+export interface FileMeter extends Pick<FileMachineDto, 'segments' | 'readings'> {
   readonly meter: MeterName;
 }
 

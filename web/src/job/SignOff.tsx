@@ -75,6 +75,20 @@ function shownHint({ lastShown, expectedShown }: JobDto): string | undefined {
   return expectedShown === null ? last : `${last}; about ${hoursWords(expectedShown)} h expected now`;
 }
 
+/** Who did it: the one who signs, unless somebody else is chosen. */
+function DoneBy({ form, people }: { form: UseFormReturn<SignOffDto>; people: readonly PersonDto[] }) {
+  const { person } = useSession();
+  return (
+    <Field form={form} name="doneById" label="Done by" select defaultValue={person.id}>
+      {people.map(({ id, name }) => (
+        <MenuItem key={id} value={id}>
+          {name}
+        </MenuItem>
+      ))}
+    </Field>
+  );
+}
+
 function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) {
   const { today, person } = useSession();
   const client = useQueryClient();
@@ -124,13 +138,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
       <div className={form_.grid}>
         <Field form={form} name="doneOn" label="Done on" type="date" />
         <Field form={form} name="shown" label="Hours on the meter" figure hint={shownHint(job)} />
-        <Field form={form} name="doneById" label="Done by" select defaultValue={person.id}>
-          {people.map(({ id, name }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-            </MenuItem>
-          ))}
-        </Field>
+        <DoneBy form={form} people={people} />
         <Field form={form} name="minutes" label="Minutes" figure />
       </div>
       <Draws form={form} proposed={job.proposed} />

@@ -6,6 +6,7 @@ import { DepartureFieldsDto } from '@yugator/contracts';
 import type { MachineDetailDto, OverrideDto, OverrideFieldsDto } from '@yugator/contracts';
 import { withIntervals } from '@yugator/core';
 import type { MeterName } from '@yugator/core';
+import type { UseFormReturn } from 'react-hook-form';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { METER_WORDS } from '../books/bookWords.js';
@@ -47,6 +48,38 @@ function fieldsOf(machine: MachineDetailDto, typed: DepartureFieldsDto): Overrid
   };
 }
 
+/** The intervals and the duty factor; hours count on any meter that the machine has. */
+function Intervals({
+  form,
+  machine,
+}: {
+  form: UseFormReturn<DepartureFieldsDto>;
+  machine: MachineDetailDto;
+}) {
+  const meters: readonly MeterName[] = ['engine', ...machine.attachments.map(({ kind }) => kind)];
+  const interval = (name: 'hours' | 'days' | 'months' | 'dutyFactor', label: string) => (
+    <Field form={form} name={name} label={label} figure="optional" />
+  );
+  return (
+    <>
+      <p className="soft">What stays empty is as it was.</p>
+      {interval('dutyFactor', 'Duty factor: 0.5 in dust halves its hours')}
+      {interval('hours', 'Every so many hours')}
+      {meters.length > 1 ? (
+        <Field form={form} name="meter" label="Hours of the" select defaultValue="engine">
+          {meters.map((meter) => (
+            <MenuItem key={meter} value={meter}>
+              {METER_WORDS[meter]}
+            </MenuItem>
+          ))}
+        </Field>
+      ) : null}
+      {interval('days', 'Every so many days')}
+      {interval('months', 'Every so many months')}
+    </>
+  );
+}
+
 function OverrideForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
   const say = useNotice();
   const form = useDtoForm(DepartureFieldsDto, {
@@ -71,10 +104,6 @@ function OverrideForm({ machine, onDone }: { machine: MachineDetailDto; onDone: 
       say(`${machine.tag} departs from its book there.`);
       onDone();
     },
-  );
-  const meters: readonly MeterName[] = ['engine', ...machine.attachments.map(({ kind }) => kind)];
-  const interval = (name: 'hours' | 'days' | 'months' | 'dutyFactor', label: string) => (
-    <Field form={form} name={name} label={label} figure="optional" />
   );
   return (
     <FormDialog
@@ -112,24 +141,7 @@ function OverrideForm({ machine, onDone }: { machine: MachineDetailDto; onDone: 
           />
         }
       />
-      {isOmitted ? null : (
-        <>
-          <p className="soft">What stays empty is as it was.</p>
-          {interval('dutyFactor', 'Duty factor: 0.5 in dust halves its hours')}
-          {interval('hours', 'Every so many hours')}
-          {meters.length > 1 ? (
-            <Field form={form} name="meter" label="Hours of the" select defaultValue="engine">
-              {meters.map((meter) => (
-                <MenuItem key={meter} value={meter}>
-                  {METER_WORDS[meter]}
-                </MenuItem>
-              ))}
-            </Field>
-          ) : null}
-          {interval('days', 'Every so many days')}
-          {interval('months', 'Every so many months')}
-        </>
-      )}
+      {isOmitted ? null : <Intervals form={form} machine={machine} />}
       <Field form={form} name="reason" label="Why" />
     </FormDialog>
   );
