@@ -143,22 +143,27 @@ function SettleForm({
   onDone: () => void;
 }) {
   const [components, setComponents] = useState<Component[]>([]);
+  const [isMissing, setMissing] = useState(false);
   const write = useOwnItems(machine, 'item settled', onDone);
+  const keep = () => {
+    setMissing(components.length === 0);
+    if (components.length)
+      write.mutate(machine.ownItems.map((each) => (each.id === item.id ? { ...each, components } : each)));
+  };
   return (
     <FormDialog
       title={`${machine.tag}: ${item.name}`}
       problem={write.error ? sentenceOf(write.error) : null}
       submitWord="Keep"
       pending={write.isPending}
-      onSubmit={() =>
-        write.mutate(machine.ownItems.map((each) => (each.id === item.id ? { ...each, components } : each)))
-      }
+      onSubmit={keep}
       onLeave={onDone}
     >
       <p>It was done to “{item.component}”.</p>
       <ComponentsPick
         label="Done to"
         machineClass={machine.machineClass}
+        fault={isMissing && components.length === 0 ? 'Choose what it is done to.' : undefined}
         value={components}
         onChange={setComponents}
       />

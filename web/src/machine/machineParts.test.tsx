@@ -194,6 +194,33 @@ describe('an item of its own', () => {
       items: [{ name: 'Beacon', components: ['lights'], minutes: 10 }],
     });
   });
+
+  it('of an older version are settled by saying what they are done to, and not by saying nothing', async () => {
+    const old = {
+      id: 'o',
+      name: 'Beacon glass',
+      action: 'inspect' as const,
+      components: [],
+      component: 'beacon glass',
+      triggers: [{ kind: 'storage' as const, days: 30 }],
+      renews: [],
+      minutes: 5,
+      reference: '',
+      note: '',
+      windowHours: null,
+      windowDays: null,
+    };
+    show(<OwnItems machine={machineDetail({ ownItems: [old] })} />);
+    click('Say what Beacon glass is done to');
+    await screen.findByText('It was done to “beacon glass”.');
+    click('Keep');
+    expect(screen.getByText('Choose what it is done to.')).toBeDefined();
+    expect(server.sent).toEqual([]);
+    pick('Done to', 'beacon', 'lights and beacon');
+    click('Keep');
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toMatchObject({ items: [{ id: 'o', components: ['lights'] }] });
+  });
 });
 
 describe('the seasons of a machine', () => {

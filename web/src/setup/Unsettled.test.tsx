@@ -15,7 +15,7 @@ describe('components to settle', () => {
     const shown = showTo('crewLead', <Unsettled />);
     expect(await screen.findByText('Gadget: look')).toBeDefined();
     const targets = screen.getAllByRole('link').map((link) => link.getAttribute('href'));
-    expect(targets).toEqual(['/books/b', '/machines/m/spec', '/machines/n/details']);
+    expect(targets).toEqual(['/books/b', '/fleet/m/spec', '/fleet/n/details']);
     shown.unmount();
     wire(() => []);
     showTo('crewLead', <Unsettled />);

@@ -14,7 +14,7 @@ const WHERE: Record<UnsettledDto['where'], (of: string) => string> = {
 
 function pathOf({ where, id }: UnsettledDto): string {
   if (where === 'book') return `/books/${id}`;
-  return where === 'card' ? `/machines/${id}/spec` : `/machines/${id}/details`;
+  return where === 'card' ? `/fleet/${id}/spec` : `/fleet/${id}/details`;
 }
 
 /** Lines that an older version kept in words of its own, until the crew lead says what they are done to. */
