@@ -103,7 +103,12 @@ describe('somebody with a keyboard only, on a weak network', () => {
       await hasFocus(page, next);
     }
 
-    const last = await page.$eval('input[name=shown]', (field) => (field as HTMLInputElement).value);
+    // Nothing stands in the field beforehand: the hours are read at the machine.
+    expect(await page.$eval('input[name=shown]', (field) => (field as HTMLInputElement).value)).toBe('');
+    const last = await page.evaluate(async (id) => {
+      const machine = (await (await fetch(`/api/machines/${id}`)).json()) as { lastShown: number };
+      return String(machine.lastShown);
+    }, machineId);
 
     // A slip in the hours is named at its field, with the focus in it.
     await tabTo(page, 'Hours on the meter');
