@@ -10,6 +10,7 @@ const { checkBody, fileFaults, FleetFileDto, MOST_FAULTS, NOTHING_KNOWN } =
   await import('@yugator/contracts');
 const { civilDateAt, dueOfFleet, parseCivilDate } = await import('@yugator/core');
 
+const HALF_A_DAY_MS = 43_200_000;
 const USAGE = 'Usage: npm run -s due -- fleet.json [--today 2027-05-13]';
 
 function fail(...lines) {
@@ -42,7 +43,9 @@ if (values.today !== undefined && !asked) {
   fail(`"${values.today}" is no day that exists. Write it as 2027-05-13.`);
 }
 const { value: file, faults: shape } = checkBody(FleetFileDto, read(name));
-const faults = (shape ?? fileFaults(file, NOTHING_KNOWN, Date.now(), '')).slice(0, MOST_FAULTS);
+// What is asked of a day to come counts what is read until then, wherever on earth the shed lies.
+const now = Math.max(Date.now(), asked ? Date.parse(`${asked}T23:59:59Z`) + HALF_A_DAY_MS : 0);
+const faults = (shape ?? fileFaults(file, NOTHING_KNOWN, now, '')).slice(0, MOST_FAULTS);
 if (faults.length) {
   const more = faults.length < MOST_FAULTS ? '' : 'at least ';
   fail(
