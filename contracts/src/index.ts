@@ -9,6 +9,7 @@ export * from './fleetFile/fileVersion.js';
 export * from './fleetFile/fileFaults.js';
 export * from './books/lineFaults.js';
 export * from './machine/cardComponents.js';
+export * from './machine/machineFacts.js';
 export * from './machine/specFaults.js';
 export * from './meter/faultWords.js';
 export * from './problem/fault.js';

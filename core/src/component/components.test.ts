@@ -141,6 +141,8 @@ describe('the words of older books and cards', () => {
     ['Dust valve: inspect', 'inspect', 'valve of the dust thing', null],
     ['Engine oil and filter', 'replace', 'something of ours', null],
     ['Engine oil', 'replace', 'constructor', null],
+    ['constructor', 'replace', 'engine oil', ['engineOil']],
+    ['__proto__', 'replace', 'Wheels', ['wheelNuts', 'tyres']],
   ])('%s (%s, "%s") mean %j', (name, action, component, wanted) => {
     expect(componentsOfOldLine({ name, action, component })).toEqual(wanted);
   });

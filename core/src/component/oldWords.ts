@@ -78,10 +78,10 @@ export function componentsOfWords(words: string): readonly Component[] | null {
 }
 
 /** Lines of the books that came with older versions, whose names asked for more than their component. */
-const OLD_NAMES: Readonly<Record<string, readonly Component[]>> = {
-  'deck: clean, grease spindles': ['deckSpindles', 'deck'],
-  'grease points, wheel bolts, safety-start switches': ['greasePoints', 'wheelNuts', 'safetyStart'],
-};
+const OLD_NAMES: ReadonlyMap<string, readonly Component[]> = new Map<string, readonly Component[]>([
+  ['deck: clean, grease spindles', ['deckSpindles', 'deck']],
+  ['grease points, wheel bolts, safety-start switches', ['greasePoints', 'wheelNuts', 'safetyStart']],
+]);
 
 /** Filters that were changed with a fluid where only the name of the line said so. */
 const WITH_FILTER: Partial<Record<Component, readonly Component[]>> = {
@@ -99,7 +99,7 @@ export interface OldLine {
 
 /** The components of an older line; null where only its author can tell. What it did by its name, it goes on doing. */
 export function componentsOfOldLine({ name, action, component }: OldLine): readonly Component[] | null {
-  const whole = OLD_NAMES[plain(name)];
+  const whole = OLD_NAMES.get(plain(name));
   const own = componentsOfWords(component);
   if (!own) return null;
   const named = whole && own.every((each) => whole.includes(each)) ? whole : own;

@@ -1,4 +1,4 @@
-import type { Component } from '../component/components.js';
+import type { Component, ComponentClass, ComponentFuel } from '../component/components.js';
 import { componentSpec } from '../component/components.js';
 import type { DeckLimits } from '../checks/deckLevel.js';
 import type { HouseRules } from '../rules/houseRules.js';
@@ -92,8 +92,8 @@ export interface WorkItem {
 
 /** The machine and the shop that a sheet is for. */
 export interface MachineSetUp {
-  readonly machineClass: 'ridingMower' | 'zeroTurn' | 'compactTractor' | 'utilityVehicle';
-  readonly fuel: 'gasoline' | 'diesel';
+  readonly machineClass: ComponentClass;
+  readonly fuel: ComponentFuel;
   readonly cooling: 'air' | 'liquid';
   readonly fittings: ServiceFittings;
   readonly spec: MachineSpec;

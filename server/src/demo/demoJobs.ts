@@ -4,7 +4,7 @@ import type { Draw, Finding, ItemArticle } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import type { Book } from '../models/book.model.js';
 import { Job, JobItem } from '../models/job.model.js';
-import { keepNames } from '../models/keepNames.js';
+import { keepNamesOf } from '../models/keepNames.js';
 import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { ARTICLES } from './articles.js';
 import type { DemoArticle } from './articles.js';
@@ -78,7 +78,7 @@ export class DemoJobs {
       ),
     );
     await Movement.bulkCreate(this.movements());
-    await keepNames(null);
+    await keepNamesOf([...new Set(this.jobs.map(({ machineId }) => machineId))]);
   }
 
   private jobRow({ id, machineId, at, on, life, shown, itemIds }: MachineJob) {

@@ -8,7 +8,7 @@ import type {
   FileSegmentDto,
   FleetFileDto,
 } from '@yugator/contracts';
-import { FILE_VERSION } from '@yugator/contracts';
+import { FILE_VERSION, machineFacts } from '@yugator/contracts';
 import { OWN_ITEMS } from '@yugator/core';
 import type { Attachment, MeterSegment, Trigger } from '@yugator/core';
 import { Book, Item } from '../models/book.model.js';
@@ -93,30 +93,10 @@ export class ExportFleet {
     lines: Lines,
     seasonNames: ReadonlyMap<string, string>,
   ): Omit<FileMachineDto, 'books' | 'items' | 'readings' | 'done' | 'declared' | 'judged'> {
-    const { tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders } = machine;
-    const { enginePower, warrantyUntil, warrantyHours, shed, walkOrder, status, statusSince } = machine;
-    const { inServiceOn, inServiceHours, cameNew } = machine;
     return {
-      tag,
-      name,
-      machineClass,
-      make,
-      model,
-      serial,
-      modelYear,
-      fuel,
-      cooling,
-      cylinders,
-      enginePower,
-      warrantyUntil,
-      warrantyHours,
-      shed,
-      walkOrder,
-      inServiceOn,
-      inServiceHours,
-      cameNew,
-      status,
-      statusSince,
+      ...machineFacts(machine),
+      status: machine.status,
+      statusSince: machine.statusSince,
       spec: storedCard(machine.spec),
       seasons: facts.participation.map(({ seasonId, hoursPerWeek }) => ({
         season: seasonNames.get(seasonId) ?? '',

@@ -1,4 +1,4 @@
-import { withComponents } from '@yugator/contracts';
+import { machineFacts, withComponents } from '@yugator/contracts';
 import type { FileMachineDto, Outcome } from '@yugator/contracts';
 import { nameKey } from '@yugator/core';
 import type { MeterName, Trigger } from '@yugator/core';
@@ -18,24 +18,7 @@ export interface Ids {
 /** What a machine is, as its columns hold it. */
 export function columnsOf(machine: FileMachineDto) {
   return {
-    tag: machine.tag,
-    name: machine.name,
-    machineClass: machine.machineClass,
-    make: machine.make,
-    model: machine.model,
-    serial: machine.serial ?? '',
-    modelYear: machine.modelYear ?? null,
-    fuel: machine.fuel,
-    cooling: machine.cooling ?? null,
-    cylinders: machine.cylinders ?? null,
-    enginePower: machine.enginePower ?? null,
-    warrantyUntil: machine.warrantyUntil ?? null,
-    warrantyHours: machine.warrantyHours ?? null,
-    shed: machine.shed,
-    walkOrder: machine.walkOrder,
-    inServiceOn: machine.inServiceOn,
-    inServiceHours: machine.inServiceHours,
-    cameNew: machine.cameNew,
+    ...machineFacts(machine),
     status: machine.status,
     statusSince: machine.statusSince ?? null,
     spec: machine.spec ? withComponents(machine.spec) : null,

@@ -8,7 +8,7 @@ import { writeLines, writeNewBook } from '../books/writeBook.js';
 import { grouped } from '../database/grouped.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Job, JobItem } from '../models/job.model.js';
-import { keepNames } from '../models/keepNames.js';
+import { keepNamesOf } from '../models/keepNames.js';
 import { Machine } from '../models/machine.model.js';
 import type { Importer } from './fleetTask.js';
 import { fieldProblem } from '../problem/problem.js';
@@ -42,8 +42,10 @@ export class ImportFleet {
       };
       await this.writeShared(file);
       const ids = await this.ids();
-      for (const machine of file.machines) await this.writeMachine(machine, ids, caller, new Date(now));
-      await keepNames(null);
+      const machineIds: string[] = [];
+      for (const machine of file.machines)
+        machineIds.push(await this.writeMachine(machine, ids, caller, new Date(now)));
+      await keepNamesOf(machineIds);
       this.work.changed('machines', 'readings', 'jobs', 'books', 'seasons');
       return result;
     };
@@ -109,7 +111,12 @@ export class ImportFleet {
     await Site.increment('seasonsVersion', { where: {} });
   }
 
-  private async writeMachine(machine: FileMachineDto, ids: Ids, caller: Importer, now: Date): Promise<void> {
+  private async writeMachine(
+    machine: FileMachineDto,
+    ids: Ids,
+    caller: Importer,
+    now: Date,
+  ): Promise<string> {
     const { items, done, declared, judged } = machine;
     const id = uuid();
     await Machine.create({ ...columnsOf(machine), id, version: 1, factsRevision: 1 });
@@ -134,6 +141,7 @@ export class ImportFleet {
       })),
     );
     await this.writeVisits(id, outcomesOf({ done, judged }, idOf), caller, now);
+    return id;
   }
 
   /** What was done or judged on the same day at the same hours was one visit. */

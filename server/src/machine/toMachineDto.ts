@@ -1,3 +1,4 @@
+import { machineFacts } from '@yugator/contracts';
 import type {
   BookItemDto,
   ExpectedHoursDto,
@@ -20,28 +21,10 @@ const DAYS_BACK = 400;
 
 export function toMachineDto(scheduled: ScheduledMachine): MachineDto {
   const { machine, schedule, bookIds, facts } = scheduled;
-  const { id, tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders } = machine;
   const { working, usage, lastReading } = schedule;
   return {
-    id,
-    tag,
-    name,
-    machineClass,
-    make,
-    model,
-    serial,
-    modelYear,
-    fuel,
-    cooling,
-    cylinders,
-    enginePower: machine.enginePower,
-    warrantyUntil: machine.warrantyUntil,
-    warrantyHours: machine.warrantyHours,
-    shed: machine.shed,
-    walkOrder: machine.walkOrder,
-    inServiceOn: machine.inServiceOn,
-    inServiceHours: machine.inServiceHours,
-    cameNew: machine.cameNew,
+    ...machineFacts(machine),
+    id: machine.id,
     bookIds: [...bookIds],
     participation: facts.participation.map((part) => ({ ...part })),
     status: machine.status,

@@ -1,7 +1,7 @@
 import { Job } from './job.model.js';
 
-/** Only those that have none yet: a name once kept stays. */
-const STATEMENTS = [
+/** Keeps the names of records that have none yet: a name once kept stays. Each can be bounded by a further condition on `jobs`. */
+export const KEEP_NAMES: readonly string[] = [
   `UPDATE jobs
     JOIN machines ON machines.id = jobs.machine_id
     LEFT JOIN people AS doers ON doers.id = jobs.done_by_id
@@ -25,19 +25,22 @@ const STATEMENTS = [
     WHERE movements.article_name IS NULL AND jobs.state IN ('signedOff', 'voided')`,
 ];
 
-/** What keeps the names of all records that have none yet. */
-export const KEEP_ALL_NAMES: readonly string[] = STATEMENTS;
-
-/**
- * Keeps the names of machine, people, items and articles with the record of a job, or of all that have none yet, inside the running unit
- * of work: what is called otherwise later leaves the record as it was signed.
- */
-export async function keepNames(jobId: string | null): Promise<void> {
+async function keep(condition: string, replacements: Record<string, unknown>): Promise<void> {
   const { sequelize } = Job;
   if (!sequelize) throw new Error('The models are not connected.');
-  for (const statement of STATEMENTS) {
-    await sequelize.query(jobId === null ? statement : `${statement} AND jobs.id = :jobId`, {
-      replacements: { jobId },
-    });
-  }
+  for (const statement of KEEP_NAMES)
+    await sequelize.query(`${statement} AND ${condition}`, { replacements });
+}
+
+/**
+ * Keeps the names of machine, people, items and articles with the record of a job, inside the running unit of work: what is called
+ * otherwise later leaves the record as it was signed.
+ */
+export function keepNames(jobId: string): Promise<void> {
+  return keep('jobs.id = :jobId', { jobId });
+}
+
+/** The same with all records of some machines, which came in together; records of others are neither read nor locked. */
+export async function keepNamesOf(machineIds: readonly string[]): Promise<void> {
+  if (machineIds.length) await keep('jobs.machine_id IN (:machineIds)', { machineIds: [...machineIds] });
 }

@@ -144,6 +144,7 @@ class LineReader {
   constructor(private readonly head: Head) {}
 
   read(row: readonly string[], number: number): DraftLine {
+    const before = this.faults.length;
     const cell = (field: Field) => this.head.cellOf(row, field);
     const unless = (isRight: boolean, words: string) => {
       if (!isRight) this.faults.push(`Line ${number}: ${words}`);
@@ -165,7 +166,7 @@ class LineReader {
     unless(consequence !== undefined, `"${late}" is no cost of lateness; write ${CONSEQUENCES.join(', ')}.`);
     const marks = this.marks(row, number);
     const isDue = others?.length !== 0 || marks.some((mark) => mark !== null);
-    if (this.isClean(number)) unless(isDue, 'no column is marked, so it would never be due.');
+    if (this.faults.length === before) unless(isDue, 'no column is marked, so it would never be due.');
     return {
       key: `csv-${number}`,
       id: null,
@@ -182,12 +183,6 @@ class LineReader {
       windowDays,
       consequence: consequence ?? null,
     };
-  }
-
-  private isClean(number: number): boolean {
-    return !this.faults.some(
-      (fault) => fault.startsWith(`Line ${number}:`) || fault.startsWith(`Line ${number},`),
-    );
   }
 
   private components(name: string, action: string, text: string): Pick<DraftLine, 'components' | 'oldWords'> {

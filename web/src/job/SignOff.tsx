@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { SignOffDto } from '@yugator/contracts';
 import type { JobDto, PersonDto, Role } from '@yugator/contracts';
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 import type { FormEvent } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { ApiProblem } from '../api/problem.js';
@@ -50,7 +50,7 @@ function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
     draws: !dirtyFields.draws,
     oil: !dirtyFields.usedOilLitres,
   };
-  const proposal = JSON.stringify(proposalOf(job));
+  const proposal = useMemo(() => JSON.stringify(proposalOf(job)), [job]);
   useEffect(() => {
     const { minutes, draws, usedOilLitres: oil } = JSON.parse(proposal) as ReturnType<typeof proposalOf>;
     if (isOurs.minutes) form.setValue('minutes', minutes);
@@ -111,11 +111,10 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
       say(`${done.machine.tag} is signed off.`);
     },
   );
-  const drainsOil =
-    usedOilLitres(
-      job.setUp,
-      job.items.map(({ itemId }) => itemId),
-    ) > 0;
+  const drainsOil = useMemo(() => {
+    const all = job.items.map(({ itemId }) => itemId);
+    return usedOilLitres(job.setUp, all) > 0;
+  }, [job]);
   const nothingSaid = job.items.every(({ outcome }) => outcome === null);
   const submit = (event: FormEvent) => {
     event.preventDefault();

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { UpdateMachineDto } from '@yugator/contracts';
+import { machineFacts, UpdateMachineDto } from '@yugator/contracts';
 import type { BookDto, MachineDetailDto, MachineDto, MachineFieldsDto } from '@yugator/contracts';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
@@ -18,31 +18,8 @@ import { Overrides } from './Overrides.js';
 import { OwnItems } from './OwnItems.js';
 
 function fieldsOf(machine: MachineDto): UpdateMachineDto {
-  const { tag, name, machineClass, make, model, serial, modelYear, fuel, cooling, cylinders } = machine;
-  const { enginePower, warrantyUntil, warrantyHours, shed, walkOrder, inServiceOn, inServiceHours } = machine;
-  const { cameNew, bookIds, version } = machine;
-  return {
-    tag,
-    name,
-    machineClass,
-    make,
-    model,
-    serial,
-    modelYear,
-    fuel,
-    cooling,
-    cylinders,
-    enginePower,
-    warrantyUntil,
-    warrantyHours,
-    shed,
-    walkOrder,
-    inServiceOn,
-    inServiceHours,
-    cameNew,
-    bookIds,
-    version,
-  };
+  const { bookIds, version } = machine;
+  return { ...machineFacts(machine), bookIds, version };
 }
 
 function EditMachine({ machine, books }: { machine: MachineDto; books: readonly BookDto[] }) {

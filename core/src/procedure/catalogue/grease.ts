@@ -55,17 +55,12 @@ export const GREASE: Procedure = {
   does: workOn(['grease'], 'greasePoints', ...BODY),
   steps(setUp, { components }) {
     const isAll = components.includes('greasePoints');
-    return fittingSteps(
-      setUp,
-      (component) =>
-        components.includes(component) || (isAll && isOfMachine(component) && !isAsked(component)),
-      ['safe'],
-    );
-
-    /** What another item of the job asks for by name is greased there. */
-    function isAsked(component: Component): boolean {
-      return setUp.items.some((item) => item.action === 'grease' && item.components.includes(component));
-    }
+    // What another item of the job asks for by name is greased there.
+    const isAsked = (component: Component) =>
+      setUp.items.some((item) => item.action === 'grease' && item.components.includes(component));
+    const isWanted = (component: Component) =>
+      components.includes(component) || (isAll && isOfMachine(component) && !isAsked(component));
+    return fittingSteps(setUp, isWanted, ['safe']);
   },
 };
 

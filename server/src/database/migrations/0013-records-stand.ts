@@ -1,4 +1,4 @@
-import { KEEP_ALL_NAMES } from '../../models/keepNames.js';
+import { KEEP_NAMES } from '../../models/keepNames.js';
 import type { Migration } from '../migration.js';
 
 /** The names that a record was signed with stand in it: renaming a machine, an item, an article or a person renames no history. */
@@ -15,7 +15,7 @@ export const recordsStand: Migration = {
     `ALTER TABLE movements
       ADD COLUMN IF NOT EXISTS article_name VARCHAR(80) NULL,
       ADD COLUMN IF NOT EXISTS article_unit VARCHAR(10) NULL`,
-    ...KEEP_ALL_NAMES,
+    ...KEEP_NAMES,
   ],
   down: [
     `ALTER TABLE movements DROP COLUMN IF EXISTS article_unit, DROP COLUMN IF EXISTS article_name`,
