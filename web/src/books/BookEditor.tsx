@@ -19,16 +19,17 @@ import styles from './books.module.css';
 import { METER_WORDS } from './bookWords.js';
 import { ChartGrid } from './ChartGrid.js';
 
-/** The faults of a refusal by line; what concerns no line is left out. */
-function faultsByLine(error: Error | null): Map<number, string> {
+/** The faults of a refusal: those of a line by its place, and in a sentence what concerns no line. */
+function faultsOf(error: Error | null): { byLine: Map<number, string>; others: string } {
   const faults = error instanceof ApiProblem ? error.faults : [];
   const byLine = new Map<number, string>();
+  const others: string[] = [];
   for (const { pointer, detail } of faults) {
     const [, line] = /^#\/items\/(\d+)/.exec(pointer) ?? [];
-    if (line !== undefined)
-      byLine.set(Number(line), [byLine.get(Number(line)), detail].filter(Boolean).join(' '));
+    if (line === undefined) others.push(detail);
+    else byLine.set(Number(line), [byLine.get(Number(line)), detail].filter(Boolean).join(' '));
   }
-  return byLine;
+  return { byLine, others: others.join(' ') };
 }
 
 function AddColumn({ onAdd }: { onAdd: (draft: (draft: BookDraft) => BookDraft) => void }) {
@@ -132,7 +133,7 @@ export function BookEditor({ book }: { book: BookDto | null }) {
     },
   );
   const change = (part: Partial<BookDraft>) => setDraft({ ...draft, ...part });
-  const faults = faultsByLine(save.error);
+  const { byLine, others } = faultsOf(save.error);
   const addLine = () => {
     setDraft({ ...draft, lines: [...draft.lines, emptyLine(draft.columns.length, `new-${made}`)] });
     setMade(made + 1);
@@ -153,13 +154,17 @@ export function BookEditor({ book }: { book: BookDto | null }) {
         Copy the printed chart: arrow keys walk, E marks every, F marks first, Delete clears. A row marked at
         50, 100 and 150 means every 50 h.
       </p>
-      <ChartGrid draft={draft} onChange={setDraft} faults={faults} />
+      <ChartGrid draft={draft} onChange={setDraft} faults={byLine} />
       <div className={styles.acts}>
         <Button onClick={addLine}>Add a line</Button>
         <AddColumn onAdd={(add) => setDraft(add(draft))} />
         {save.error ? (
           <Caution title="Not saved">
-            <p>{faults.size ? 'Some lines need correcting; they are marked.' : sentenceOf(save.error)}</p>
+            <p>
+              {byLine.size
+                ? `${others} Some lines need correcting; they are marked.`.trim()
+                : sentenceOf(save.error)}
+            </p>
           </Caution>
         ) : null}
         <Button
