@@ -17,4 +17,5 @@ module.exports = {
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
   testEnvironmentOptions: { customExportConditions: ['source', 'node', 'require', 'default'] },
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+  maxWorkers: '100%',
 };

@@ -13,6 +13,7 @@ export * from './meter/reading.js';
 export * from './meter/segment.js';
 export * from './meter/sequenceFaults.js';
 export * from './names/nameKey.js';
+export * from './names/record.js';
 export * from './meter/stale.js';
 export * from './season/season.js';
 export * from './season/usePlan.js';

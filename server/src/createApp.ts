@@ -2,7 +2,6 @@ import fastifyCookie from '@fastify/cookie';
 import { NestFactory } from '@nestjs/core';
 import { FastifyAdapter } from '@nestjs/platform-fastify';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
-import type { FastifyInstance } from 'fastify';
 import type { Sequelize } from 'sequelize-typescript';
 import { AppModule } from './app.module.js';
 import type { Clock } from './clock/clock.js';
@@ -57,7 +56,7 @@ export async function createApp(parts: AppParts): Promise<NestFastifyApplication
     adapter(trustedProxies),
     { logger: ['error', 'warn'], abortOnError: false, bodyParser: false },
   );
-  const fastify = app.getHttpAdapter().getInstance() as unknown as FastifyInstance;
+  const fastify = app.getHttpAdapter().getInstance();
   boundConnections(fastify.server);
   boundRoutes(fastify);
   readJson(fastify);

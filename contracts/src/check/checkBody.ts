@@ -1,8 +1,9 @@
+import { isRecord } from '@yugator/core';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { ValidationError } from 'class-validator';
 import type { FieldFaultDto } from '../problem/problem.dto.js';
-import { isPlainObject, shapeOf } from '../rules/shape.js';
+import { shapeOf } from '../rules/shape.js';
 import { rulesOf } from './compiled.js';
 import { flatTwin } from './flatTwin.js';
 import { plainFaults } from './plainFaults.js';
@@ -60,11 +61,11 @@ function boundFaults(dto: Class, body: Record<string, unknown>): FieldFaultDto[]
 function longLists(
   dto: Class,
   body: Record<string, unknown>,
-): { name: string; of: Class; most: number; entries: object[] }[] {
+): { name: string; of: Class; most: number; entries: unknown[] }[] {
   return Object.entries(body).flatMap(([name, entries]) => {
     const shape = shapeOf(dto, name);
     const isLong = shape?.of && Array.isArray(entries) && entries.length > LONG;
-    return isLong ? [{ name, of: shape.of(), most: shape.most ?? 0, entries: entries as object[] }] : [];
+    return isLong ? [{ name, of: shape.of(), most: shape.most ?? 0, entries }] : [];
   });
 }
 
@@ -90,7 +91,7 @@ function* readInSteps(dto: Class, body: Record<string, unknown>): Generator<void
     if (!own || entries.length > most) return null;
     const read: object[] = [];
     for (const entry of entries) {
-      const right = isPlainObject(entry) ? own.read(entry) : null;
+      const right = isRecord(entry) ? own.read(entry) : null;
       if (!right) return null;
       read.push(right);
       yield;
@@ -109,11 +110,11 @@ export function* checkInSteps<T extends object>(
   dto: new () => T,
   body: unknown,
 ): Generator<void, Checked<T>> {
-  if (!isPlainObject(body)) {
+  if (!isRecord(body)) {
     return { faults: [{ pointer: '#', code: 'notObject', detail: 'Send the fields as a JSON object.' }] };
   }
   const right = yield* readInSteps(dto, body);
-  if (right) return { value: right as T };
+  if (right instanceof dto) return { value: right };
   const bounds = boundFaults(dto, body);
   if (bounds.length) return { faults: bounds };
   const lists = longLists(dto, body);

@@ -1,6 +1,7 @@
+import { isRecord } from '@yugator/core';
 import { getMetadataStorage } from 'class-validator';
 import type { ValidationArguments } from 'class-validator';
-import { isPlainObject, MOST_ENTRIES, shapeOf } from '../rules/shape.js';
+import { MOST_ENTRIES, shapeOf } from '../rules/shape.js';
 import { changeOf } from '../rules/transformed.js';
 import { isPlain } from './plainFaults.js';
 
@@ -64,12 +65,12 @@ function readParts(value: unknown, { of, most }: Property): unknown {
   const rules = of();
   if (!rules) return null;
   if (!Array.isArray(value)) {
-    if (isPlainObject(value)) return rules.read(value);
+    if (isRecord(value)) return rules.read(value);
     return isPlain(value) ? value : null;
   }
   const parts: object[] = [];
   for (const entry of value) {
-    const part = isPlainObject(entry) ? rules.read(entry) : null;
+    const part = isRecord(entry) ? rules.read(entry) : null;
     if (!part) return null;
     parts.push(part);
   }
@@ -84,7 +85,7 @@ function propertyOf(dto: Class, name: string, rules: readonly Metadata[]): Prope
   if (!known || (rules.some(({ type }) => type === NESTED) && !of)) return null;
   const conditions = rules
     .filter(({ type }) => type === CONDITION)
-    .map(({ constraints }) => constraints[0] as Holds);
+    .map(({ constraints: [holds] }): Holds => holds);
   return {
     name,
     change: changeOf(dto, name),
@@ -118,6 +119,7 @@ function compile(dto: Class): Rules | null {
   }
   const all = [...properties.values()];
   const instanceOf = (body: Fields): Fields | null => {
+    // Fields are set by their names, which the class knows and its type does not say.
     const instance = new dto() as Fields;
     for (const name in body) {
       const property = properties.get(name);

@@ -8,7 +8,7 @@ const NESTED = 'nestedValidation';
 const twins = new WeakMap<Class, Map<string, Class>>();
 
 function copyFor(twin: Class, metadata: Metadata): Metadata {
-  const copy = Object.create(Object.getPrototypeOf(metadata) as object) as Metadata;
+  const copy: Metadata = Object.create(Object.getPrototypeOf(metadata));
   return Object.assign(copy, metadata, { target: twin });
 }
 

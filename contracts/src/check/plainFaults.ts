@@ -1,3 +1,4 @@
+import { isRecord } from '@yugator/core';
 import type { FieldFaultDto } from '../problem/problem.dto.js';
 import { textFault } from '../rules/plainText.js';
 import type { TextFault } from '../rules/plainText.js';
@@ -46,11 +47,11 @@ function* walk(value: unknown, path: readonly (string | number)[]): Generator<Fi
 export function isPlain(value: unknown): boolean {
   if (typeof value === 'string') return textFault(value) === null;
   if (typeof value === 'number') return numberFault(value) === null;
-  if (typeof value !== 'object' || value === null) return true;
   if (Array.isArray(value)) return value.every(isPlain);
+  if (!isRecord(value)) return true;
   for (const key of Object.keys(value)) {
     if (RESERVED.has(key) || textFault(key) !== null) return false;
-    if (!isPlain((value as Record<string, unknown>)[key])) return false;
+    if (!isPlain(value[key])) return false;
   }
   return true;
 }

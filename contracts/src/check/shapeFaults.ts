@@ -1,5 +1,6 @@
 import type { FieldFaultDto } from '../problem/problem.dto.js';
-import { isPlainObject, MOST_ENTRIES, shapeOf } from '../rules/shape.js';
+import { isRecord } from '@yugator/core';
+import { MOST_ENTRIES, shapeOf } from '../rules/shape.js';
 import type { Shape } from '../rules/shape.js';
 import { pointerTo } from './pointer.js';
 
@@ -18,7 +19,7 @@ function* listFaults(
 ): Generator<FieldFaultDto> {
   if (!of) return;
   for (const [index, entry] of list.entries()) {
-    if (isPlainObject(entry)) yield* walk(entry, of, [...path, index]);
+    if (isRecord(entry)) yield* walk(entry, of, [...path, index]);
     else yield fault([...path, index], 'notObject', message);
   }
 }
@@ -37,7 +38,7 @@ function* walk(body: Record<string, unknown>, dto: Class, path: Path): Generator
       const [long] = tooLong(value, shape, at);
       if (long) yield long;
       else yield* listFaults(value, of, shape?.message ?? '', at);
-    } else if (of && shape?.most === null && isPlainObject(value)) yield* walk(value, of, at);
+    } else if (of && shape?.most === null && isRecord(value)) yield* walk(value, of, at);
   }
 }
 

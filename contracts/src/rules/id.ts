@@ -53,7 +53,7 @@ export function Unique<T>(key: (entry: T) => unknown, message: string): Property
     {
       name: 'unique',
       validator: {
-        validate: (value) => !Array.isArray(value) || new Set((value as T[]).map(key)).size === value.length,
+        validate: (value) => !Array.isArray(value) || new Set(value.map(key)).size === value.length,
       },
     },
     { message },

@@ -1,6 +1,8 @@
 import { Type } from 'class-transformer';
 import { ValidateBy, ValidateNested } from 'class-validator';
+import { isRecord } from '@yugator/core';
 import { applyDecorators } from './applyDecorators.js';
+import { prototypesOf } from './prototypes.js';
 
 type Class = new () => object;
 
@@ -43,22 +45,18 @@ export function shapeOf(dto: Class, property: string): Shape | undefined {
 }
 
 function shapeInChain(dto: Class, property: string): Shape | undefined {
-  for (let at: object | null = dto.prototype as object; at; at = Object.getPrototypeOf(at) as object | null) {
+  for (const at of prototypesOf(dto)) {
     const shape = shapes.get(at)?.get(property);
     if (shape) return shape;
   }
   return undefined;
 }
 
-export function isPlainObject(value: unknown): value is Record<string, unknown> {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
-
 /** Part of a whole: an object of its own class. `message` where it is missing or none. */
 export function Part(of: () => Class, message: string): PropertyDecorator {
   return applyDecorators(
     Shaped({ most: null, message, of }),
-    ValidateBy({ name: 'isPart', validator: { validate: isPlainObject } }, { message }),
+    ValidateBy({ name: 'isPart', validator: { validate: isRecord } }, { message }),
     ValidateNested({ message }),
     Type(of),
   );

@@ -1,4 +1,5 @@
 import { Transform } from 'class-transformer';
+import { prototypesOf } from './prototypes.js';
 
 type Change = (value: unknown) => unknown;
 
@@ -19,7 +20,7 @@ export function Transformed(change: Change): PropertyDecorator {
 
 /** How the class, or one that it extends, changes a property; undefined where it leaves it as it is. */
 export function changeOf(dto: new () => object, property: string): Change | undefined {
-  for (let at: object | null = dto.prototype as object; at; at = Object.getPrototypeOf(at) as object | null) {
+  for (const at of prototypesOf(dto)) {
     const change = changes.get(at)?.get(property);
     if (change) return change;
   }

@@ -1,4 +1,4 @@
-import type { Consequence, DueState } from '@yugator/core';
+import type { Consequence, DueState, Trigger } from '@yugator/core';
 import type { MachineClass } from '../machine/machineClass.js';
 import { LimitDto } from './due.dto.js';
 
@@ -31,7 +31,7 @@ export class MilestoneLineDto {
   minutes!: number;
   reason!: 'onHours' | 'often' | 'byCalendar';
   /** the trigger in question, as the book has it */
-  trigger!: object;
+  trigger!: Trigger;
 }
 
 /** Everything that a machine gets at so many hours of its engine. */

@@ -1,15 +1,6 @@
 import type { HouseRules } from '@yugator/core';
-import { HOUSE_RULES } from '@yugator/core';
+import { isHouseRules } from '@yugator/core';
 import { IsInt, IsNumber, Max, Min, registerDecorator } from 'class-validator';
-
-function isHouseRules(value: unknown): boolean {
-  if (typeof value !== 'object' || value === null) return false;
-  const chosen = value as Record<string, unknown>;
-  return (
-    Object.keys(chosen).length === HOUSE_RULES.length &&
-    HOUSE_RULES.every(({ key, options }) => options.some((option) => option.key === chosen[key]))
-  );
-}
 
 function IsHouseRules(): PropertyDecorator {
   return (target, propertyName) => {

@@ -5,11 +5,16 @@ export type Instant = number & { readonly __brand: 'Instant' };
 
 export const MS_PER_HOUR = 3_600_000;
 
+/** The moment `ms` milliseconds after 1970-01-01T00:00Z. */
+export function instantOf(ms: number): Instant {
+  return ms as Instant;
+}
+
 /** The moment written in ISO 8601. Throws a RangeError where the text names no moment. */
 export function instant(text: string): Instant {
   const ms = Date.parse(text);
   if (Number.isNaN(ms)) throw new RangeError(`"${text}" is not a moment; write it as 2027-05-13T17:10:00Z.`);
-  return ms as Instant;
+  return instantOf(ms);
 }
 
 /** Making a format costs a thousand times as much as using it. */
@@ -50,5 +55,5 @@ export function instantOnDay(date: CivilDate, hour: number, timeZone: string): I
   const wanted = Date.parse(date) + hour * MS_PER_HOUR;
   // Two steps: the offset at the first guess may be that of the other side of a clock change.
   const guess = wanted - offsetAt(wanted, timeZone);
-  return (wanted - offsetAt(guess, timeZone)) as Instant;
+  return instantOf(wanted - offsetAt(guess, timeZone));
 }

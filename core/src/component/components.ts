@@ -1,3 +1,4 @@
+import { keysOf } from '../names/record.js';
 import type { Consequence } from './consequence.js';
 
 /** What kind of thing a component is. */
@@ -212,7 +213,7 @@ export const COMPONENTS = {
 export type Component = keyof typeof COMPONENTS;
 
 /** All components, in the order in which they are shown. */
-export const COMPONENT_KEYS = Object.keys(COMPONENTS) as readonly Component[];
+export const COMPONENT_KEYS = keysOf(COMPONENTS);
 
 /** What is known of a component. */
 export function componentSpec(component: Component): ComponentSpec {

@@ -1,3 +1,4 @@
+import { keysOf } from '../names/record.js';
 import type { CautionKey } from './caution.js';
 import type { Phase } from './phase.js';
 
@@ -115,4 +116,4 @@ export const ACCESS = {
 export type Access = keyof typeof ACCESS;
 
 /** In the order in which they are opened. */
-export const ACCESS_ORDER = Object.keys(ACCESS) as readonly Access[];
+export const ACCESS_ORDER = keysOf(ACCESS);

@@ -1,3 +1,5 @@
+import { isRecord } from '../names/record.js';
+
 /** One way to do it, and why people hold it. */
 export interface RuleOption<K extends string = string> {
   readonly key: K;
@@ -141,20 +143,29 @@ type Rule<K extends HouseRuleKey> = Extract<(typeof HOUSE_RULES)[number], { key:
 /** What the shop has chosen, by rule. */
 export type HouseRules = { readonly [K in HouseRuleKey]: Rule<K>['options'][number]['key'] };
 
-/** The first option of every rule. */
-export const DEFAULT_RULES = Object.fromEntries(
-  HOUSE_RULES.map(({ key, options }) => [key, options[0].key]),
-) as unknown as HouseRules;
+/** Whether a loose value says for every rule, and for nothing else, one of the ways that are offered. */
+export function isHouseRules(value: unknown): value is HouseRules {
+  return (
+    isRecord(value) &&
+    Object.keys(value).length === HOUSE_RULES.length &&
+    HOUSE_RULES.every(({ key, options }) => options.some((each) => each.key === value[key]))
+  );
+}
 
 /** The chosen rules with the default wherever nothing, or nothing that is offered, was chosen. */
 export function withDefaults(chosen: Readonly<Record<string, unknown>> | null): HouseRules {
-  return Object.fromEntries(
+  const rules: unknown = Object.fromEntries(
     HOUSE_RULES.map(({ key, options }) => [
       key,
       options.find((each) => each.key === chosen?.[key])?.key ?? options[0].key,
     ]),
-  ) as unknown as HouseRules;
+  );
+  if (!isHouseRules(rules)) throw new Error('Two house rules have the same key.');
+  return rules;
 }
+
+/** The first option of every rule. */
+export const DEFAULT_RULES = withDefaults(null);
 
 /** The rule in one sentence, as the sheet cites it. */
 export function ruleWords(key: HouseRuleKey, rules: HouseRules): string {

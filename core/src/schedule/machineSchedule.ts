@@ -62,9 +62,9 @@ const DAYS_OF_12_MONTHS = 365;
 /** The readings as one point a day, the last of it, after the point of entering service. */
 function pointsOf(readings: readonly LifeReading[], entry: EntryIntoService, timeZone: string): UsagePoint[] {
   const points: UsagePoint[] = [];
-  const entered = { day: dayNumber(entry.on), life: entry.life as number };
+  const entered: UsagePoint = { day: dayNumber(entry.on), life: entry.life };
   for (const reading of readings) {
-    const point = { day: dayNumberAt(reading.at, timeZone), life: reading.life as number };
+    const point: UsagePoint = { day: dayNumberAt(reading.at, timeZone), life: reading.life };
     if (points.at(-1)?.day === point.day) points.pop();
     points.push(point);
   }

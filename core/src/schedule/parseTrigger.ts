@@ -1,3 +1,4 @@
+import { isRecord } from '../names/record.js';
 import { HOURS_GRIDS, METERS } from './trigger.js';
 import type { HoursGrid, MeterName, Trigger } from './trigger.js';
 
@@ -72,22 +73,21 @@ function nthTrigger({ n, itemId, everyTimeAboveHours }: Loose): ParsedTrigger {
 
 /** The trigger that a loose value from a file, a form or a table stands for, or what is wrong with it. */
 export function parseTrigger(value: unknown): ParsedTrigger {
-  if (typeof value !== 'object' || value === null) return { fault: 'kind' };
-  const loose = value as Loose;
-  switch (loose['kind']) {
+  if (!isRecord(value)) return { fault: 'kind' };
+  switch (value['kind']) {
     case 'firstHours':
     case 'everyHours':
-      return hoursTrigger(loose, loose['kind']);
+      return hoursTrigger(value, value['kind']);
     case 'firstCalendar':
     case 'everyCalendar':
-      return calendarTrigger(loose, loose['kind']);
+      return calendarTrigger(value, value['kind']);
     case 'seasonEdge':
-      return seasonTrigger(loose);
+      return seasonTrigger(value);
     case 'everyNth':
-      return nthTrigger(loose);
+      return nthTrigger(value);
     case 'storage':
-      return isWhole(loose['days'], 1, 366)
-        ? { trigger: { kind: 'storage', days: loose['days'] } }
+      return isWhole(value['days'], 1, 366)
+        ? { trigger: { kind: 'storage', days: value['days'] } }
         : { fault: 'storage' };
     default:
       return { fault: 'kind' };

@@ -1,3 +1,5 @@
+import { keysOf } from '../names/record.js';
+
 /**
  * Units of the trade by what they measure, each with the factor to the SI unit that `core` reckons in.
  * Factors: NIST SP 811 appendix B.8 and NIST Handbook 44 appendix C.
@@ -31,6 +33,11 @@ export const UNITS = {
 export type Dimension = keyof typeof UNITS;
 export type UnitOf<D extends Dimension> = keyof (typeof UNITS)[D] & string;
 export type Unit = { [D in Dimension]: UnitOf<D> }[Dimension];
+
+/** The units of a dimension, in the order in which they are shown. */
+export function unitsOf(dimension: Dimension): readonly Unit[] {
+  return keysOf<Unit>(UNITS[dimension]);
+}
 
 /** How a crew likes to read its figures. */
 export const UNIT_SYSTEMS = ['metric', 'us'] as const;

@@ -1,12 +1,7 @@
 import type { BookDto, MachineDetailDto, ProblemDto } from '@yugator/contracts';
-import { testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { yardOfFile } from '../testing/testApp.js';
 
-let yard: TestApp;
-beforeEach(async () => {
-  yard = await testApp();
-});
-afterEach(() => yard.close());
+const yard = yardOfFile();
 
 type Answered<T> = T & Omit<ProblemDto, 'status'>;
 const put = <T>(path: string, body: object, method = 'PUT') =>

@@ -1,3 +1,4 @@
+import { instantOf } from '@yugator/core';
 import type { Instant } from '@yugator/core';
 
 /** The port through which the server learns the time. */
@@ -7,7 +8,7 @@ export abstract class Clock {
 
 export class SystemClock extends Clock {
   now(): Instant {
-    return Date.now() as Instant;
+    return instantOf(Date.now());
   }
 }
 

@@ -1,13 +1,8 @@
 import { ROLES, emptySpecCard } from '@yugator/contracts';
 import type { BookDto, MachineDetailDto, ProblemDto, UnsettledDto } from '@yugator/contracts';
-import { testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { yardOfFile } from '../testing/testApp.js';
 
-let yard: TestApp;
-beforeEach(async () => {
-  yard = await testApp();
-});
-afterEach(() => yard.close());
+const yard = yardOfFile();
 
 const CHOOSE = 'Choose what it is done to from the list of components.';
 const PATH = '/api/unsettled-components';

@@ -70,6 +70,7 @@ export class Once {
       });
     } catch (error) {
       if (isNew || !(error instanceof UniqueConstraintError)) throw error;
+      // What was kept under this key is what `handle` answered.
       return (await this.answerBefore(key, error)) as T;
     }
   }

@@ -6,6 +6,7 @@ import {
   MS_PER_HOUR,
   roundHours,
   shareOf,
+  instantOf,
 } from '@yugator/core';
 import type {
   Attachment,
@@ -128,7 +129,7 @@ class ServiceBook {
       omitted: [],
       status: { kind: 'inService' as const, since: null },
       participation: participationOf(this.machine.pattern),
-      segments: [{ startsAt: 0 as Instant, offset: 0 }],
+      segments: [{ startsAt: instantOf(0), offset: 0 }],
       readings: [{ at: instantOnDay(today, 12, TIME_ZONE), shown: life }],
     };
     return machineSchedule(facts, this.contextOn(today))
@@ -227,7 +228,7 @@ export function machineHistory(
     const on = addDays(begins, week * 7);
     const weather = random.chance(0.05) ? 0.2 : random.between(0.6, 1.4);
     life = Math.round((life + hoursPerWeek(on, machine.pattern) * hard * weather) * 10) / 10;
-    const at = (instantOnDay(on, 16, TIME_ZONE) + Math.floor(random.between(0, 50)) * 60_000) as Instant;
+    const at = instantOf(instantOnDay(on, 16, TIME_ZONE) + Math.floor(random.between(0, 50)) * 60_000);
     if (week === replacedInWeek) {
       offset = life;
       segments.push({ startsAt: at, offset });
@@ -239,7 +240,7 @@ export function machineHistory(
     const itemIds = isServiced(machine, weeks - week, random) ? book.ripe(on, life) : [];
     if (itemIds.length === 0) continue;
     book.done(itemIds, on, life);
-    jobs.push({ at: (at + MS_PER_HOUR) as Instant, on, life, shown, itemIds });
+    jobs.push({ at: instantOf(at + MS_PER_HOUR), on, life, shown, itemIds });
   }
   if (machine.story === 'slip') readings.push(slipBefore(readings));
   return { entry, declared, readings, segments, jobs };
@@ -264,5 +265,5 @@ export function blowerReadings(engine: readonly DemoReading[]): DemoReading[] {
 function slipBefore(readings: readonly DemoReading[]): DemoReading {
   const last = readings.at(-1);
   if (!last) throw new Error('A slip needs a reading to slip on.');
-  return { at: (last.at - 60_000) as Instant, shown: roundHours(last.shown * 10), voided: true };
+  return { at: instantOf(last.at - 60_000), shown: roundHours(last.shown * 10), voided: true };
 }

@@ -3,14 +3,9 @@ import { emptySpecCard } from '@yugator/contracts';
 import { instant } from '@yugator/core';
 import { Session } from '../models/session.model.js';
 import { jobActs } from '../testing/jobActs.js';
-import { testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { yardOfFile } from '../testing/testApp.js';
 
-let yard: TestApp;
-beforeEach(async () => {
-  yard = await testApp();
-});
-afterEach(() => yard.close());
+const yard = yardOfFile();
 const { mechanic, open, signOff, tick } = jobActs(() => yard);
 
 /** A machine with an item of its own whose bolts are checked every 50 h. */

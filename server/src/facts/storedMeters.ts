@@ -1,4 +1,5 @@
-import type { Instant, MachineFacts, MeterName, MeterSegment, Reading } from '@yugator/core';
+import { instantOf } from '@yugator/core';
+import type { MachineFacts, MeterName, MeterSegment, Reading } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
 
@@ -22,8 +23,8 @@ export class StoredMeters {
       }),
     ]);
     return new StoredMeters(
-      mapped(segments, (row) => ({ startsAt: row.startsAt.getTime() as Instant, offset: row.hoursOffset })),
-      mapped(readings, (row) => ({ at: row.readAt.getTime() as Instant, shown: row.shown })),
+      mapped(segments, (row) => ({ startsAt: instantOf(row.startsAt.getTime()), offset: row.hoursOffset })),
+      mapped(readings, (row) => ({ at: instantOf(row.readAt.getTime()), shown: row.shown })),
     );
   }
 

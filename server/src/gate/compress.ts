@@ -1,7 +1,6 @@
 import { constants } from 'node:zlib';
 import fastifyCompress from '@fastify/compress';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
-import type { FastifyInstance } from 'fastify';
 import { EntityTag, hasTag } from './entityTag.js';
 
 /** What fits into one packet is not made smaller. */
@@ -12,7 +11,7 @@ const GZIP_LEVEL = 6;
 
 /** Answers of the API carry an ETag and come compressed, as the client takes it; whoever has the same already gets none (304). */
 export async function compress(app: NestFastifyApplication): Promise<void> {
-  const fastify = app.getHttpAdapter().getInstance() as unknown as FastifyInstance;
+  const fastify = app.getHttpAdapter().getInstance();
   fastify.addHook('onSend', (request, reply, payload, done) => {
     const isWhole = typeof payload === 'string' || Buffer.isBuffer(payload);
     if (request.method !== 'GET' || reply.statusCode !== 200 || !isWhole || reply.hasHeader('etag')) {

@@ -19,13 +19,13 @@ function isApi(url: string): boolean {
 
 function rulesFor(request: CallerRequest): RouteRules {
   if (DOCUMENTS.test(request.routeOptions.url ?? '')) return OF_DOCUMENTS;
-  return (request.routeOptions.config as { rules?: RouteRules }).rules ?? USUAL_RULES;
+  return request.routeOptions.config.rules ?? USUAL_RULES;
 }
 
 /** What each route may take and how long, as its rules say. It must stand before the routes are made. */
 export function boundRoutes(fastify: FastifyInstance): void {
   fastify.addHook('onRoute', (route) => {
-    const rules = (route.config as { rules?: RouteRules } | undefined)?.rules ?? USUAL_RULES;
+    const rules = route.config?.rules ?? USUAL_RULES;
     route.bodyLimit = rules.bodyBytes;
     route.handlerTimeout = rules.answerMs;
   });
@@ -33,7 +33,7 @@ export function boundRoutes(fastify: FastifyInstance): void {
 
 /** Stands before everything: who asks, from which page, under which name, and may they. No byte of a body is read before. */
 export function guard(app: NestFastifyApplication, hosts: KnownHosts): void {
-  const fastify = app.getHttpAdapter().getInstance() as unknown as FastifyInstance;
+  const fastify = app.getHttpAdapter().getInstance();
   fastify.addHook('onRequest', async (request: CallerRequest, reply) => {
     reply.headers(SECURITY_HEADERS);
     hosts.requireKnown(request);

@@ -1,4 +1,5 @@
-import type { IncomingMessage, ServerResponse } from 'node:http';
+import { IncomingMessage, ServerResponse } from 'node:http';
+import { Socket } from 'node:net';
 import helmet from 'helmet';
 
 const NOTHING_ELSE = [
@@ -25,17 +26,14 @@ const PERMISSIONS = [
 
 /** The headers that helmet would set, collected. The content security policy is ours; HSTS belongs to whoever ends TLS. */
 function fromHelmet(): Record<string, string> {
-  const headers: Record<string, string> = {};
-  const reply = {
-    setHeader: (name: string, value: unknown) => (headers[name.toLowerCase()] = String(value)),
-    removeHeader: () => undefined,
-  };
+  const request = new IncomingMessage(new Socket());
+  const reply = new ServerResponse(request);
   helmet({ contentSecurityPolicy: false, strictTransportSecurity: false, xFrameOptions: { action: 'deny' } })(
-    {} as IncomingMessage,
-    reply as unknown as ServerResponse,
+    request,
+    reply,
     () => undefined,
   );
-  return headers;
+  return Object.fromEntries(Object.entries(reply.getHeaders()).map(([name, value]) => [name, String(value)]));
 }
 
 /** What every answer carries, whether a page, the thing asked for or a refusal, and also where no route was found. */

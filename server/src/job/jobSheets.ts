@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { JobDrawDto, JobDto, JobStepDto } from '@yugator/contracts';
-import { civilDateAt, proposedDraw } from '@yugator/core';
-import type { Instant, MachineSetUp } from '@yugator/core';
+import { civilDateAt, instantOf, proposedDraw } from '@yugator/core';
+import type { MachineSetUp } from '@yugator/core';
 import { Item } from '../models/book.model.js';
 import { Machine } from '../models/machine.model.js';
 import { namesById } from '../people/namesById.js';
@@ -124,7 +124,7 @@ export class JobSheets {
       id,
       machine: calledThen(job, job.machine),
       state: job.state,
-      openedOn: civilDateAt(job.openedAt.getTime() as Instant, site.timeZone),
+      openedOn: civilDateAt(instantOf(job.openedAt.getTime()), site.timeZone),
       openedBy: names.get(job.openedById) ?? '',
       items: toItemDtos(items, scheduled),
       proposed: proposedOf(items, needed, stock),

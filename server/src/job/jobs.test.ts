@@ -13,14 +13,9 @@ import { Person } from '../models/person.model.js';
 import { Article } from '../models/shelf.model.js';
 import { jobActs } from '../testing/jobActs.js';
 import { NOBODY } from '../testing/pictures.js';
-import { testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { yardOfFile } from '../testing/testApp.js';
 
-let yard: TestApp;
-beforeEach(async () => {
-  yard = await testApp();
-});
-afterEach(() => yard.close());
+const yard = yardOfFile();
 
 const { mechanic, open, tick, signOff, ready } = jobActs(() => yard);
 const oilLine = async () =>

@@ -2,15 +2,10 @@ import { DEFAULT_RULES, sheetSteps } from '@yugator/core';
 import type { UsedOilDto, VisitDto, WorkshopDto, JobDto, MachineDto, ProblemDto } from '@yugator/contracts';
 import { jobActs } from '../testing/jobActs.js';
 import { jpeg, NO_PICTURE } from '../testing/pictures.js';
-import { testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { yardOfFile } from '../testing/testApp.js';
 import { Sequelize } from 'sequelize-typescript';
 
-let yard: TestApp;
-beforeEach(async () => {
-  yard = await testApp();
-});
-afterEach(() => yard.close());
+const yard = yardOfFile();
 
 const { mechanic, open, signOff, ready, tick } = jobActs(() => yard);
 

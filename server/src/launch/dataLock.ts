@@ -1,5 +1,6 @@
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { isRecord } from '@yugator/core';
 import { codeOf, StartError } from './startError.js';
 
 interface Holder {
@@ -7,6 +8,15 @@ interface Holder {
   /** when the process started, in clock ticks since boot: tells a reused pid from the one that wrote the file */
   readonly started: string;
   readonly address: string;
+}
+
+function isHolder(value: unknown): value is Holder {
+  return (
+    isRecord(value) &&
+    typeof value['pid'] === 'number' &&
+    typeof value['started'] === 'string' &&
+    typeof value['address'] === 'string'
+  );
 }
 
 function startedTicks(pid: number): string | null {
@@ -22,8 +32,8 @@ function startedTicks(pid: number): string | null {
 
 function holderOf(file: string): Holder | null {
   try {
-    const holder = JSON.parse(readFileSync(file, 'utf8')) as Holder;
-    return startedTicks(holder.pid) === holder.started ? holder : null;
+    const holder: unknown = JSON.parse(readFileSync(file, 'utf8'));
+    return isHolder(holder) && startedTicks(holder.pid) === holder.started ? holder : null;
   } catch (error) {
     if (codeOf(error) === 'ENOENT' || error instanceof SyntaxError) return null;
     throw error;

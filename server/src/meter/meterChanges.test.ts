@@ -1,13 +1,8 @@
 import type { MachineDetailDto, ProblemDto, ReadingDto, RoundDto } from '@yugator/contracts';
 import { jpeg, NO_PICTURE } from '../testing/pictures.js';
-import { testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { yardOfFile } from '../testing/testApp.js';
 
-let yard: TestApp;
-beforeEach(async () => {
-  yard = await testApp();
-});
-afterEach(() => yard.close());
+const yard = yardOfFile();
 
 type Answered<T> = T & Omit<ProblemDto, 'status'>;
 const machine = async () =>

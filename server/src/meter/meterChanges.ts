@@ -7,8 +7,8 @@ import {
   segmentAfterReplacement,
   segmentAfterRollOver,
   segmentAt,
+  instantOf,
 } from '@yugator/core';
-import type { Instant } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Person } from '../models/person.model.js';
@@ -84,7 +84,7 @@ export class MeterChanges {
         reason: fields.reason,
       });
       const reading = { machineId, meter, source: 'entry' as const, enteredById: caller.id };
-      const endOfOld = (at - 1) as Instant;
+      const endOfOld = instantOf(at - 1);
       await ReadingRow.bulkCreate([
         ...(fields.kind === 'replaced'
           ? [{ ...reading, id: uuid(), readAt: new Date(endOfOld), shown: fields.oldShown }]

@@ -6,8 +6,8 @@ import type {
   RoundReadingDto,
   RoundResultDto,
 } from '@yugator/contracts';
-import { civilDateAt, instant, judgeReading, lifeOf } from '@yugator/core';
-import type { Instant, MeterName, MeterStanding, Reading } from '@yugator/core';
+import { civilDateAt, instant, instantOf, judgeReading, lifeOf } from '@yugator/core';
+import type { MeterName, MeterStanding, Reading } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { AuditTrail } from '../audit/auditTrail.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -128,7 +128,7 @@ export class Meters {
       const row = await ReadingRow.findByPk(readingId, { lock: true });
       if (!row) throw notFound('reading');
       const isOwn = row.enteredById === caller.id;
-      const isOfToday = civilDateAt(row.readAt.getTime() as Instant, site.timeZone) === today;
+      const isOfToday = civilDateAt(instantOf(row.readAt.getTime()), site.timeZone) === today;
       if (caller.role === 'operator' && !(isOwn && isOfToday && row.source === 'round')) {
         const detail =
           'Operators take back their own readings of today only. Ask a mechanic or the crew lead.';
@@ -272,7 +272,7 @@ function faultsOf(
 /** The life hours of a reading; what it shows, where its attachment no longer has a meter. */
 function lifeOfRow({ meter, readAt, shown }: ReadingRow, scheduled: ScheduledMachine): number {
   const standing: MeterStanding | undefined = meterOf(scheduled, meter);
-  return standing ? lifeOf({ at: readAt.getTime() as Instant, shown }, standing.segments) : shown;
+  return standing ? lifeOf({ at: instantOf(readAt.getTime()), shown }, standing.segments) : shown;
 }
 
 function repeated(round: EnterRoundDto): FieldFaultDto[] {

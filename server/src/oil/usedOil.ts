@@ -100,8 +100,7 @@ export class UsedOil {
   }
 
   private async inside(): Promise<number> {
-    // Sums of decimals are null over no rows at all.
-    const sum = (await UsedOilRow.sum('litres', { where: { voidedAt: null } })) as number | null;
-    return hundredths(Number(sum ?? 0));
+    // Sums of decimals are text, and null over no rows at all.
+    return hundredths(Number(await UsedOilRow.sum('litres', { where: { voidedAt: null } })));
   }
 }

@@ -10,7 +10,7 @@ export class Validation implements PipeTransform {
   async transform(value: unknown, { type, metatype }: ArgumentMetadata): Promise<unknown> {
     if ((type !== 'body' && type !== 'query') || !metatype || metatype === Object) return value;
     const breathe = breather();
-    const steps = checkInSteps(metatype as new () => object, value ?? {});
+    const steps = checkInSteps(metatype, value ?? {});
     for (;;) {
       const step = steps.next();
       if (!step.done) await breathe();

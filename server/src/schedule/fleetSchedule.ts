@@ -1,7 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { machineSchedule, scheduleContext } from '@yugator/core';
 import type { MachineSchedule, ScheduleContext } from '@yugator/core';
-import { literal } from 'sequelize';
 import { ambient } from '../database/ambient.js';
 import { Machine } from '../models/machine.model.js';
 import { mapGently } from '../queue/breather.js';
@@ -103,10 +102,7 @@ export class FleetSchedule {
 
   /** Says, inside a unit of work, that the facts of these machines change. */
   async touched(machineIds: readonly string[]): Promise<void> {
-    await Machine.update(
-      { factsRevision: literal('facts_revision + 1') as unknown as number },
-      { where: { id: [...machineIds] } },
-    );
+    await Machine.increment('factsRevision', { where: { id: [...machineIds] } });
   }
 
   private async context(): Promise<ScheduleContext> {
@@ -137,7 +133,7 @@ export class FleetSchedule {
 
   private async todayKey(known?: SiteNow): Promise<string> {
     const { site, today } = known ?? (await this.calendar.read());
-    return [today, site.timeZone, site.version, site.seasonsVersion].join();
+    return [today, site.id, site.timeZone, site.version, site.seasonsVersion].join();
   }
 
   /** What is kept of today; null where the day, the site or its seasons are others by now. */

@@ -11,14 +11,9 @@ import type {
   WeekOfUseDto,
 } from '@yugator/contracts';
 import { emptySpecCard } from '@yugator/contracts';
-import { testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { yardOfFile } from '../testing/testApp.js';
 
-let yard: TestApp;
-beforeEach(async () => {
-  yard = await testApp();
-});
-afterEach(() => yard.close());
+const yard = yardOfFile();
 
 type Answered<T> = T & Omit<ProblemDto, 'status'>;
 const machine = async () =>

@@ -9,16 +9,11 @@ import type {
   TodayDto,
 } from '@yugator/contracts';
 import { jobActs } from '../testing/jobActs.js';
-import { testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { yardOfFile } from '../testing/testApp.js';
 
 /** What the crew sees of the schedule's rules: what leads, what rests, what is asked for. The clock stands at 13 May 2027. */
 
-let yard: TestApp;
-beforeEach(async () => {
-  yard = await testApp();
-});
-afterEach(() => yard.close());
+const yard = yardOfFile();
 
 type Answered<T> = T & Omit<ProblemDto, 'status'>;
 const send = <T>(method: string, path: string, body: object) =>

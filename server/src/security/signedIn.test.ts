@@ -6,17 +6,14 @@ import { SECURITY_HEADERS } from '../gate/securityHeaders.js';
 import { jobActs } from '../testing/jobActs.js';
 import { jpeg, NOBODY } from '../testing/pictures.js';
 import { PASSWORD } from '../testing/seedCrew.js';
-import { NOON, testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { NOON, yardOfFile } from '../testing/testApp.js';
 
-let yard: TestApp;
+const yard = yardOfFile();
 let port: number;
-beforeEach(async () => {
-  yard = await testApp();
+beforeAll(async () => {
   await yard.app.listen(0, '127.0.0.1');
   port = (yard.app.getHttpServer().address() as AddressInfo).port;
 });
-afterEach(() => yard.close());
 
 const lead = () => ({ cookie: `yugator_session=${yard.crew.tokens.crewLead}` });
 const address = (path: string) => `http://127.0.0.1:${port}${path}`;

@@ -4,17 +4,14 @@ import type { ProblemDto } from '@yugator/contracts';
 import { boundConnections } from '../gate/connections.js';
 import { SECURITY_HEADERS } from '../gate/securityHeaders.js';
 import { PASSWORD } from '../testing/seedCrew.js';
-import { testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { yardOfFile } from '../testing/testApp.js';
 
-let yard: TestApp;
+const yard = yardOfFile();
 let port: number;
-beforeEach(async () => {
-  yard = await testApp();
+beforeAll(async () => {
   await yard.app.listen(0, '127.0.0.1');
   port = (yard.app.getHttpServer().address() as AddressInfo).port;
 });
-afterEach(() => yard.close());
 
 const address = (path: string) => `http://127.0.0.1:${port}${path}`;
 const JSON_TYPE = { 'content-type': 'application/json' };

@@ -32,17 +32,26 @@ export const USUAL_RULES: RouteRules = {
 
 const RULES = 'routeRules';
 
-/** The rules that a handler or its decorators state; the usual ones for the rest. */
-export function rulesOf(handler: object): RouteRules {
-  return { ...USUAL_RULES, ...(Reflect.getMetadata(RULES, handler) as Partial<RouteRules> | undefined) };
+declare module 'fastify' {
+  interface FastifyContextConfig {
+    rules?: RouteRules;
+  }
 }
 
-function Rule(rules: Partial<RouteRules>): MethodDecorator {
-  return (target, key, descriptor) => {
-    const handler = descriptor.value as object;
-    const before = Reflect.getMetadata(RULES, handler) as Partial<RouteRules> | undefined;
-    Reflect.defineMetadata(RULES, { ...before, ...rules }, handler);
-    RouteConfig({ rules: rulesOf(handler) })(target, key, descriptor as TypedPropertyDescriptor<unknown>);
+function statedRules(handler: object): Partial<RouteRules> | undefined {
+  return Reflect.getMetadata(RULES, handler);
+}
+
+/** The rules that a handler or its decorators state; the usual ones for the rest. */
+export function rulesOf(handler: object): RouteRules {
+  return { ...USUAL_RULES, ...statedRules(handler) };
+}
+
+function Rule(rules: Partial<RouteRules>) {
+  return (target: object, key: string | symbol, descriptor: PropertyDescriptor): void => {
+    const handler: object = descriptor.value;
+    Reflect.defineMetadata(RULES, { ...statedRules(handler), ...rules }, handler);
+    RouteConfig({ rules: rulesOf(handler) })(target, key, descriptor);
   };
 }
 

@@ -1,15 +1,10 @@
 import type { AuditPageDto, OpenSessionDto, PersonDto, ProblemDto, SessionDto } from '@yugator/contracts';
 import type { Instant } from '@yugator/core';
 import { PASSWORD } from '../testing/seedCrew.js';
-import { NOON, SET_UP_CODE, testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { NOON, SET_UP_CODE, yardOfFile } from '../testing/testApp.js';
 import { hashPassword, passwordMatches } from './password.js';
 
-let yard: TestApp;
-beforeEach(async () => {
-  yard = await testApp();
-});
-afterEach(() => yard.close());
+const yard = yardOfFile();
 
 const DAY_MS = 86_400_000;
 const nobody = { as: undefined as never };

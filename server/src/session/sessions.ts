@@ -27,6 +27,11 @@ export interface Token {
   readonly days: number;
 }
 
+/** Whether the person of a session is there and still of the crew. */
+function isOfSomebody(session: Session): session is Session & { person: Person } {
+  return session.person?.active === true;
+}
+
 function hashOf(token: string): string {
   return createHash('sha256').update(token).digest('hex');
 }
@@ -58,8 +63,8 @@ export class Sessions {
   /** The session of `token` with its person; null once it ended, was idle for too long, or the person left. */
   async find(token: string): Promise<(Session & { person: Person }) | null> {
     const session = await Session.findOne({ where: { tokenHash: hashOf(token) }, include: Person });
-    if (!session?.person?.active || session.expiresAt.getTime() <= this.clock.now()) return null;
-    return session as Session & { person: Person };
+    if (!session || !isOfSomebody(session) || session.expiresAt.getTime() <= this.clock.now()) return null;
+    return session;
   }
 
   /** Notes that a session is in use. Returns for how many days its cookie holds from now on; null where it was noted lately. */

@@ -1,12 +1,7 @@
 import type { ArticleDto, JobDto, ProblemDto, RecordPageDto } from '@yugator/contracts';
-import { testApp } from '../testing/testApp.js';
-import type { TestApp } from '../testing/testApp.js';
+import { yardOfFile } from '../testing/testApp.js';
 
-let yard: TestApp;
-beforeEach(async () => {
-  yard = await testApp();
-});
-afterEach(() => yard.close());
+const yard = yardOfFile();
 
 const kit = async () => (await yard.ask<ArticleDto[]>('GET', '/api/articles')).body[0];
 const act = (kind: string, quantity: unknown, note?: string) =>

@@ -1,10 +1,10 @@
 import type { JobDto, SignOffDto } from '@yugator/contracts';
-import type { TestApp } from './testApp.js';
+import type { Yard } from './testApp.js';
 
 const mechanic = { as: 'mechanic' } as const;
 
 /** What a mechanic does with jobs of the test crew's machine. */
-export function jobActs(yard: () => TestApp) {
+export function jobActs(yard: () => Yard) {
   const open = async (itemIds: string[]) =>
     yard().ask<JobDto>('POST', '/api/jobs', {
       ...mechanic,

@@ -13,6 +13,8 @@ import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { Site, SITE_DEFAULTS } from '../models/site.model.js';
 
 export const PASSWORD = 'a short sentence';
+/** Slow on purpose, and the same for everybody. */
+const HASH = hashPassword(PASSWORD);
 export const DEVICE = { device: 'A program', address: '127.0.0.1', isOwnDevice: false };
 
 /** Ids and tokens of the small crew that server tests work with. */
@@ -105,7 +107,7 @@ export async function seedCrew(clock: Clock, timeZone: string = ZONE): Promise<C
     demonstration: false,
     ...SITE_DEFAULTS,
   });
-  const passwordHash = await hashPassword(PASSWORD);
+  const passwordHash = await HASH;
   const people = Object.fromEntries(ROLES.map((role) => [role, uuid()])) as Record<Role, string>;
   const sessions = new Sessions(clock);
   const tokens = {} as Record<Role, string>;

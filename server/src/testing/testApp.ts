@@ -8,7 +8,7 @@ import { Person } from '../models/person.model.js';
 import { Sessions } from '../session/sessions.js';
 import { DEVICE, seedCrew } from './seedCrew.js';
 import type { Crew } from './seedCrew.js';
-import { makeSchema, testDatabase } from './testDatabase.js';
+import { emptyTables, makeSchema, testDatabase } from './testDatabase.js';
 
 interface Answer<T = Record<string, unknown>> {
   readonly status: number;
@@ -24,8 +24,8 @@ interface Asking {
   readonly cookie?: string;
 }
 
-/** The application over a database of its own, with a small crew and a clock that stands at noon on 13 May 2027. */
-export interface TestApp {
+/** A small crew and its application, with a clock that stands at noon on 13 May 2027. */
+export interface Yard {
   readonly app: NestFastifyApplication;
   readonly clock: SetClock;
   readonly crew: Crew;
@@ -34,6 +34,12 @@ export interface TestApp {
   ask<T = Record<string, unknown>>(method: string, path: string, asking?: Asking): Promise<Answer<T>>;
   /** signs everybody in anew, where their sessions were ended */
   renewTokens(): Promise<void>;
+}
+
+/** A yard over a database of its own. */
+export interface TestApp extends Yard {
+  /** a database as new, with a new crew, at noon again */
+  renew(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -44,7 +50,7 @@ export async function testApp(timeZone?: string): Promise<TestApp> {
   const database = await testDatabase();
   await makeSchema(database.sequelize);
   const clock = new SetClock(NOON);
-  const crew = await seedCrew(clock, timeZone);
+  let crew = await seedCrew(clock, timeZone);
   const app = await createApp({
     sequelize: database.sequelize,
     databaseUrl: database.url,
@@ -54,7 +60,9 @@ export async function testApp(timeZone?: string): Promise<TestApp> {
   return {
     app,
     clock,
-    crew,
+    get crew() {
+      return crew;
+    },
     url: database.url,
     async ask<T>(method: string, path: string, asking: Asking = {}) {
       const role = 'as' in asking ? asking.as : 'crewLead';
@@ -84,9 +92,48 @@ export async function testApp(timeZone?: string): Promise<TestApp> {
           crew.tokens[role] = (await sessions.begin(person, DEVICE)).token;
       }
     },
+    async renew() {
+      await emptyTables(database.sequelize);
+      clock.set(NOON);
+      crew = await seedCrew(clock, timeZone);
+    },
     async close() {
       await app.close();
       await database.drop();
     },
+  };
+}
+
+/** One application for all tests of a file, over a database that is as new before each: the crew and nothing else. */
+export function yardOfFile(timeZone?: string): Yard {
+  let made: TestApp | undefined;
+  let isNew = true;
+  const yard = () => {
+    if (!made) throw new Error('The yard is there as soon as a test of this file runs.');
+    return made;
+  };
+  beforeAll(async () => {
+    made = await testApp(timeZone);
+  });
+  beforeEach(async () => {
+    if (!isNew) await yard().renew();
+    isNew = false;
+  });
+  afterAll(() => yard().close());
+  return {
+    get app() {
+      return yard().app;
+    },
+    get clock() {
+      return yard().clock;
+    },
+    get crew() {
+      return yard().crew;
+    },
+    get url() {
+      return yard().url;
+    },
+    ask: (method, path, asking) => yard().ask(method, path, asking),
+    renewTokens: () => yard().renewTokens(),
   };
 }

@@ -16,6 +16,16 @@ export async function makeSchema(sequelize: Sequelize): Promise<void> {
   });
 }
 
+/** Takes every row out of every table. */
+export async function emptyTables(sequelize: Sequelize): Promise<void> {
+  await sequelize.transaction(async () => {
+    await sequelize.query('SET SESSION foreign_key_checks = 0');
+    for (const model of Object.values(sequelize.models))
+      await sequelize.query(`DELETE FROM ${String(model.getTableName())}`);
+    await sequelize.query('SET SESSION foreign_key_checks = 1');
+  });
+}
+
 /** A connection to a new, empty database; `drop` removes it. */
 export async function testDatabase(): Promise<{ sequelize: Sequelize; url: string; drop(): Promise<void> }> {
   const server = process.env['TEST_DATABASE_URL'];

@@ -3,7 +3,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fastifyStatic from '@fastify/static';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
-import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { FastifyReply, FastifyRequest } from 'fastify';
 import { pagePolicy } from '../gate/securityHeaders.js';
 
 const NONCE = '__CSP_NONCE__';
@@ -25,7 +25,7 @@ export async function serveWeb(app: NestFastifyApplication, folder: string): Pro
   const index = join(folder, 'index.html');
   if (!existsSync(index)) throw new Error(`The web is not built: ${index} is missing. Run npm run build.`);
   const page = readFileSync(index, 'utf8');
-  const fastify = app.getHttpAdapter().getInstance() as unknown as FastifyInstance;
+  const fastify = app.getHttpAdapter().getInstance();
   await app.register(fastifyStatic, {
     root: folder,
     index: false,

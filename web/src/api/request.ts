@@ -33,7 +33,7 @@ async function send(
 
 async function problemOf(response: Response): Promise<ProblemDto> {
   const isProblem = response.headers.get('content-type')?.includes('application/problem+json');
-  if (isProblem) return (await response.json()) as ProblemDto;
+  if (isProblem) return response.json();
   const detail = `The server answered ${response.status}. Try again in a moment.`;
   return { type: 'about:blank', title: 'Not accepted', status: response.status, detail };
 }
@@ -42,8 +42,9 @@ async function problemOf(response: Response): Promise<ProblemDto> {
 export async function request<T>(method: Method, path: string, options: Options = {}): Promise<T> {
   const response = await send(method, path, options);
   if (!response.ok) throw new ApiProblem(await problemOf(response));
+  // What answers nothing is asked for as nothing.
   if (response.status === 204) return undefined as T;
-  return (await response.json()) as T;
+  return response.json();
 }
 
 export function get<T>(path: string, signal?: AbortSignal): Promise<T> {

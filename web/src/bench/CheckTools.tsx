@@ -4,10 +4,10 @@ import {
   GRAMS_OF_CARTRIDGE,
   GRAMS_OF_STROKE,
   inUnit,
+  unitsOf,
   shareOf,
-  UNITS,
 } from '@yugator/core';
-import type { Dimension, Measurement, Unit } from '@yugator/core';
+import type { Dimension, Measurement } from '@yugator/core';
 import { judgeMeasured } from '../check/judge.js';
 import table from '../page/table.module.css';
 import { useSession } from '../session/useSession.js';
@@ -35,7 +35,7 @@ function Verdict({
 }
 
 function inAllUnits(value: number, dimension: Dimension): [unit: string, figure: string][] {
-  return Object.keys(UNITS[dimension]).map((unit) => [unit, inUnit(value, dimension, unit as Unit, 3)]);
+  return unitsOf(dimension).map((unit) => [unit, inUnit(value, dimension, unit, 3)]);
 }
 
 function UnitTable({

@@ -3,43 +3,25 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { approvedGrades, gradesFor } from '@yugator/core';
+import { approvedGrades, gradesFor, keysOf } from '@yugator/core';
 import type { FillTarget, Prefill } from '@yugator/core';
 import { DrainWords } from '../fluid/DrainWords.js';
 import { FillPlanner } from '../fluid/FillPlanner.js';
 import { jugOf } from '../fluid/jugSizes.js';
+import { Choose, choicesOf } from '../form/Choose.js';
 import { fleetQueries } from '../machine/fleetQueries.js';
 import table from '../page/table.module.css';
 import { useSession } from '../session/useSession.js';
 import styles from './bench.module.css';
 import { QuantityParam, useQuantity } from './QuantityParam.js';
-import { useParam } from './useParam.js';
+import { useChoiceParam, useParam } from './useParam.js';
 
-interface ChoiceProps {
-  readonly name: string;
-  readonly label: string;
-  readonly options: readonly (readonly [key: string, words: string])[];
-}
-
-function Choice({ name, label, options }: ChoiceProps) {
-  const [value, choose] = useParam(name, options[0]?.[0] ?? '');
-  return (
-    <TextField
-      select
-      fullWidth={false}
-      label={label}
-      value={value}
-      onChange={(event) => choose(event.target.value)}
-      sx={{ minWidth: 190 }}
-    >
-      {options.map(([key, words]) => (
-        <MenuItem key={key} value={key}>
-          {words}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
+const PREFILLS: Record<Prefill, string> = { none: 'Not at all', half: 'Half', full: 'Full' };
+const TARGETS: Record<FillTarget, string> = {
+  fullMark: 'To the full mark, two stages',
+  shadeUnder: 'A shade under',
+};
+const WIDE = { minWidth: 190 };
 
 /** Volumes and jugs. */
 export function FillTool() {
@@ -48,8 +30,8 @@ export function FillTool() {
   const withoutFilter = useQuantity('without', '1.7 L', 'volume');
   const retained = useQuantity('stayed', '0 L', 'volume');
   const [filter, setFilter] = useParam('filter', 'changed');
-  const [prefill] = useParam('prefill', 'none');
-  const [target] = useParam('target', 'fullMark');
+  const [prefill, setPrefill] = useChoiceParam('prefill', keysOf(PREFILLS), 'none');
+  const [target, setTarget] = useChoiceParam('target', keysOf(TARGETS), 'fullMark');
   const [jug, setJug] = useParam('jug', '');
   return (
     <>
@@ -57,22 +39,21 @@ export function FillTool() {
         <QuantityParam name="with" usual="2 L" label="Capacity with the filter" dimension="volume" />
         <QuantityParam name="without" usual="1.7 L" label="Without the filter" dimension="volume" />
         <QuantityParam name="stayed" usual="0 L" label="Stayed in" dimension="volume" />
-        <Choice
-          name="prefill"
+        <Choose
+          fullWidth={false}
+          sx={WIDE}
           label="Filter filled beforehand"
-          options={[
-            ['none', 'Not at all'],
-            ['half', 'Half'],
-            ['full', 'Full'],
-          ]}
+          value={prefill}
+          choices={choicesOf(PREFILLS)}
+          onChange={setPrefill}
         />
-        <Choice
-          name="target"
+        <Choose
+          fullWidth={false}
+          sx={WIDE}
           label="How full"
-          options={[
-            ['fullMark', 'To the full mark, two stages'],
-            ['shadeUnder', 'A shade under'],
-          ]}
+          value={target}
+          choices={choicesOf(TARGETS)}
+          onChange={setTarget}
         />
         <FormControlLabel
           control={
@@ -91,8 +72,8 @@ export function FillTool() {
             capacityWithoutFilter: withoutFilter,
             retained,
             filterChanged: filter === 'changed',
-            prefill: prefill as Prefill,
-            target: target as FillTarget,
+            prefill,
+            target,
           }}
           jug={jugOf(jug, site.unitSystem)}
           onJug={setJug}

@@ -16,3 +16,13 @@ export function useParam(name: string, usual: string): readonly [string, (value:
       ),
   ];
 }
+
+/** The same for a closed list; what the address says besides is taken for the usual. */
+export function useChoiceParam<K extends string>(
+  name: string,
+  keys: readonly K[],
+  usual: K,
+): readonly [K, (value: K) => void] {
+  const [value, setValue] = useParam(name, usual);
+  return [keys.find((key) => key === value) ?? usual, setValue];
+}

@@ -1,14 +1,12 @@
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { MACHINE_CLASSES } from '@yugator/contracts';
 import type { BookDto, BookFieldsDto } from '@yugator/contracts';
-import { METERS } from '@yugator/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { CLASS_WORDS } from '../machine/classWords.js';
+import { Choose, choicesOf } from '../form/Choose.js';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
@@ -78,36 +76,18 @@ function HeadFields({
         value={draft.name}
         onChange={(event) => onChange({ name: event.target.value })}
       />
-      <TextField
+      <Choose
         label="For"
-        select
         value={draft.machineClass}
-        onChange={(event) =>
-          onChange({
-            machineClass: MACHINE_CLASSES.find((each) => each === event.target.value) ?? 'ridingMower',
-          })
-        }
-      >
-        {MACHINE_CLASSES.map((machineClass) => (
-          <MenuItem key={machineClass} value={machineClass}>
-            {CLASS_WORDS[machineClass]}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
+        choices={choicesOf(CLASS_WORDS)}
+        onChange={(machineClass) => onChange({ machineClass })}
+      />
+      <Choose
         label="Its hours are those of the"
-        select
         value={draft.meter}
-        onChange={(event) =>
-          onChange({ meter: METERS.find((meter) => meter === event.target.value) ?? 'engine' })
-        }
-      >
-        {METERS.map((meter) => (
-          <MenuItem key={meter} value={meter}>
-            {METER_WORDS[meter]}
-          </MenuItem>
-        ))}
-      </TextField>
+        choices={choicesOf(METER_WORDS)}
+        onChange={(meter) => onChange({ meter })}
+      />
     </div>
   );
 }

@@ -3,6 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { consequenceOf, CONSEQUENCES } from '@yugator/core';
 import { useState } from 'react';
+import { Choose, choicesOf } from '../form/Choose.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { triggerWords } from '../schedule/triggerWords.js';
@@ -11,7 +12,7 @@ import type { BookDraft, DraftLine } from './bookDraft.js';
 import { CONSEQUENCE_WORDS } from './bookWords.js';
 import styles from './books.module.css';
 import { EMPTY, Figure, KINDS, otherLines, RuleFields, ruleOf } from './RuleFields.js';
-import type { Kind, Typed } from './RuleFields.js';
+import type { Typed } from './RuleFields.js';
 
 function usualConsequence({ action, components }: DraftLine): string {
   return consequenceOf({ action, components, consequence: null });
@@ -72,18 +73,12 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
           </Button>
         </p>
       ))}
-      <TextField
+      <Choose
         label="A further rule"
-        select
         value={typed.kind}
-        onChange={(event) => setTyped({ ...typed, kind: event.target.value as Kind })}
-      >
-        {Object.entries(KINDS).map(([kind, word]) => (
-          <MenuItem key={kind} value={kind}>
-            {word}
-          </MenuItem>
-        ))}
-      </TextField>
+        choices={choicesOf(KINDS)}
+        onChange={(kind) => setTyped({ ...typed, kind })}
+      />
       <RuleFields
         typed={typed}
         line={line}

@@ -1,5 +1,6 @@
 import { checkBody, CreateBookDto, FILE_VERSION, FILE_VERSIONS } from '@yugator/contracts';
 import type { BookDto, FieldFaultDto } from '@yugator/contracts';
+import { isRecord } from '@yugator/core';
 import { readCsv } from './bookCsv.js';
 import { draftOf, fieldsOf } from './bookDraft.js';
 import type { BookDraft, BookRead } from './bookDraft.js';
@@ -28,7 +29,7 @@ function readJson(text: string): BookRead {
   } catch (error) {
     return { faults: [`This is no JSON: ${error instanceof Error ? error.message : 'it cannot be read'}.`] };
   }
-  const { format, version, ...fields } = (value ?? {}) as Record<string, unknown>;
+  const { format, version, ...fields } = isRecord(value) ? value : {};
   if (format !== 'yugator-book')
     return { faults: ['This is no book file: its format must be "yugator-book".'] };
   if (!FILE_VERSIONS.some((known) => known === version)) {

@@ -1,12 +1,12 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Found } from '@yugator/contracts';
-import { LOOKS, sightOf } from '@yugator/core';
-import type { LookAnswer, LookKey } from '@yugator/core';
+import { keysOf, LOOKS, sightOf } from '@yugator/core';
+import type { LookKey } from '@yugator/core';
 import styles from './check.module.css';
 import { ANSWER_WORDS, SightPicture } from './SightPicture.js';
 
-const ANSWERS = Object.keys(ANSWER_WORDS) as LookAnswer[];
+const ANSWERS = keysOf(ANSWER_WORDS);
 
 interface Props {
   readonly look: LookKey;

@@ -35,7 +35,8 @@ export function Field<T extends FieldValues>({
   blankIsNothing,
   ...rest
 }: Own<T> & Omit<TextFieldProps, 'form' | 'name'>) {
-  const message = (get(form.formState.errors, name) as { message?: string } | undefined)?.message;
+  const fault: { message?: string } | undefined = get(form.formState.errors, name);
+  const message = fault?.message;
   const { ref, ...field } = form.register(name, { setValueAs: readerOf(figure, blankIsNothing) });
   return (
     <TextField
@@ -48,7 +49,7 @@ export function Field<T extends FieldValues>({
         ...rest.slotProps,
         htmlInput: {
           ...(figure ? { inputMode: 'decimal', autoComplete: 'off' } : {}),
-          ...(rest.slotProps?.htmlInput as object),
+          ...rest.slotProps?.htmlInput,
         },
       }}
     />

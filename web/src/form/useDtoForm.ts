@@ -5,8 +5,13 @@ import type { DefaultValues, FieldValues, Path, UseFormReturn } from 'react-hook
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 
 /** `#/draws/0/quantity` as the form names it: `draws.0.quantity`. */
-function fieldOf(pointer: string): string {
-  return pointer.replace(/^#\//, '').replaceAll('/', '.').replaceAll('~1', '/').replaceAll('~0', '~');
+function fieldOf<T extends FieldValues>(pointer: string): Path<T> {
+  // Where the form has no such field, its value is undefined and it gets no error.
+  return pointer
+    .replace(/^#\//, '')
+    .replaceAll('/', '.')
+    .replaceAll('~1', '/')
+    .replaceAll('~0', '~') as Path<T>;
 }
 
 interface DtoForm<T extends FieldValues> extends UseFormReturn<T> {
@@ -30,9 +35,9 @@ export function useDtoForm<T extends FieldValues>(
     clearProblem: () => setProblem(null),
     refuse(error) {
       const faults = error instanceof ApiProblem ? error.faults : [];
-      const known = faults.filter(({ pointer }) => form.getValues(fieldOf(pointer) as Path<T>) !== undefined);
+      const known = faults.filter(({ pointer }) => form.getValues(fieldOf<T>(pointer)) !== undefined);
       for (const { pointer, code, detail } of known) {
-        form.setError(fieldOf(pointer) as Path<T>, { type: code, message: detail }, { shouldFocus: true });
+        form.setError(fieldOf<T>(pointer), { type: code, message: detail }, { shouldFocus: true });
       }
       setProblem(known.length === faults.length && known.length > 0 ? null : sentenceOf(error));
     },

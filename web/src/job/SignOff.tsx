@@ -52,7 +52,7 @@ function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
   };
   const proposal = useMemo(() => JSON.stringify(proposalOf(job)), [job]);
   useEffect(() => {
-    const { minutes, draws, usedOilLitres: oil } = JSON.parse(proposal) as ReturnType<typeof proposalOf>;
+    const { minutes, draws, usedOilLitres: oil }: ReturnType<typeof proposalOf> = JSON.parse(proposal);
     if (isOurs.minutes) form.setValue('minutes', minutes);
     if (isOurs.draws) form.setValue('draws', draws);
     if (isOurs.oil) form.setValue('usedOilLitres', oil);

@@ -6,5 +6,8 @@ import { useMemo } from 'react';
 /** The sheet of a job; composed anew only when the machine, the shop or the items change. */
 export function useSheet({ setUp }: Pick<JobDto, 'setUp'>): Sheet {
   const text = JSON.stringify(setUp);
-  return useMemo(() => composeSheet(JSON.parse(text) as JobDto['setUp']), [text]);
+  return useMemo(() => {
+    const same: JobDto['setUp'] = JSON.parse(text);
+    return composeSheet(same);
+  }, [text]);
 }

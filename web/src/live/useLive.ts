@@ -15,7 +15,7 @@ export function useLive(): boolean {
     let cut = false;
     const feed = new EventSource('/api/live');
     feed.addEventListener('changed', (event: MessageEvent<string>) => {
-      const { subjects } = JSON.parse(event.data) as { subjects: Subject[] };
+      const { subjects }: { subjects: Subject[] } = JSON.parse(event.data);
       void makeStale(client, subjects);
     });
     feed.addEventListener('open', () => {

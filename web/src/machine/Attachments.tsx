@@ -1,12 +1,12 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { ATTACHMENT_KINDS, AttachmentDto } from '@yugator/contracts';
 import type { MachineDetailDto, ShownAttachmentDto, UpdateAttachmentsDto } from '@yugator/contracts';
 import { useState } from 'react';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
+import { Choose, choicesOf } from '../form/Choose.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -28,6 +28,9 @@ function useUpdate(machine: MachineDetailDto, done: string, onDone?: () => void)
     },
   );
 }
+
+const WAYS = { share: 'A share of the engine hours', own: 'A meter of its own' };
+type Way = keyof typeof WAYS;
 
 function AttachmentForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
   const form = useDtoForm<AttachmentDto>(AttachmentDto, {
@@ -63,15 +66,7 @@ function AttachmentForm({ machine, onDone }: { machine: MachineDetailDto; onDone
         ))}
       </Field>
       <Field form={form} name="name" label="Name" hint="Such as Front loader" />
-      <TextField
-        select
-        label="How its hours are known"
-        value={way}
-        onChange={(event) => choose(event.target.value as Way)}
-      >
-        <MenuItem value="share">A share of the engine hours</MenuItem>
-        <MenuItem value="own">A meter of its own</MenuItem>
-      </TextField>
+      <Choose label="How its hours are known" value={way} choices={choicesOf(WAYS)} onChange={choose} />
       {way === 'share' ? (
         <>
           <Field
@@ -96,8 +91,6 @@ function AttachmentForm({ machine, onDone }: { machine: MachineDetailDto; onDone
     </FormDialog>
   );
 }
-
-type Way = 'share' | 'own';
 
 /** The attachments but that of `kind`, as they are sent. */
 function without({ attachments }: MachineDetailDto, kind: AttachmentDto['kind']): AttachmentDto[] {

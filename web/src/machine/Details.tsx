@@ -1,9 +1,8 @@
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { machineFacts, UpdateMachineDto } from '@yugator/contracts';
-import type { BookDto, MachineDetailDto, MachineDto, MachineFieldsDto } from '@yugator/contracts';
+import { machineFacts, MachineFieldsDto } from '@yugator/contracts';
+import type { BookDto, MachineDetailDto, MachineDto, UpdateMachineDto } from '@yugator/contracts';
 import { useState } from 'react';
-import type { UseFormReturn } from 'react-hook-form';
 import { Link } from 'react-router';
 import { ApiProblem } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
@@ -17,15 +16,15 @@ import { MachineForm } from './MachineForm.js';
 import { Overrides } from './Overrides.js';
 import { OwnItems } from './OwnItems.js';
 
-function fieldsOf(machine: MachineDto): UpdateMachineDto {
-  const { bookIds, version } = machine;
-  return { ...machineFacts(machine), bookIds, version };
+function fieldsOf(machine: MachineDto): MachineFieldsDto {
+  return { ...machineFacts(machine), bookIds: machine.bookIds };
 }
 
 function EditMachine({ machine, books }: { machine: MachineDto; books: readonly BookDto[] }) {
   const say = useNotice();
   const client = useQueryClient();
-  const form = useDtoForm(UpdateMachineDto, fieldsOf(machine));
+  const form = useDtoForm(MachineFieldsDto, fieldsOf(machine));
+  const [base, setBase] = useState(machine.version);
   const [isStale, setStale] = useState(false);
   const update = useWrite<MachineDto, UpdateMachineDto>(
     (body) => ({ method: 'PUT', path: `/machines/${machine.id}`, body }),
@@ -36,24 +35,26 @@ function EditMachine({ machine, books }: { machine: MachineDto; books: readonly 
     form.refuse(error);
   };
   const takeOver = () => {
-    form.reset(fieldsOf(client.getQueryData(fleetQueries.one(machine.id).queryKey) ?? machine));
+    const now = client.getQueryData(fleetQueries.one(machine.id).queryKey) ?? machine;
+    form.reset(fieldsOf(now));
+    setBase(now.version);
     form.clearProblem();
     setStale(false);
   };
   return (
     <MachineForm
-      // The fields are those of registering; the version goes along unseen.
-      form={form as unknown as UseFormReturn<MachineFieldsDto> & { problem: string | null }}
+      form={form}
       books={books}
       isRegistered
       submitWord="Save"
       pending={update.isPending}
       onSubmit={(values) =>
         update.mutate(
-          { ...fieldsOf(machine), ...values, version: form.getValues('version') },
+          { ...fieldsOf(machine), ...values, version: base },
           {
             onSuccess: (saved) => {
               form.reset(fieldsOf(saved));
+              setBase(saved.version);
               form.clearProblem();
               say(`${saved.tag} is saved.`);
             },

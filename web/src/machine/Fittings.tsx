@@ -1,7 +1,7 @@
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from '@yugator/core';
 import type { FuelFilter, OilDrain, OilFilter, ServiceFittings } from '@yugator/core';
+import { Choose, choicesOf } from '../form/Choose.js';
+
+const WIDE = { minWidth: 230 };
 
 const DRAIN_WORDS: Record<OilDrain, string> = {
   plug: 'One drain plug',
@@ -30,33 +30,6 @@ export function fittingsWords({ oilDrain, oilFilter, fuelFilter }: ServiceFittin
   return `Oil drain: ${DRAIN_WORDS[oilDrain]}. Oil filter: ${FILTER_WORDS[oilFilter]}. Fuel filter: ${FUEL_WORDS[fuelFilter]}.`;
 }
 
-interface SelectProps<K extends string> {
-  readonly label: string;
-  readonly value: K;
-  readonly options: readonly K[];
-  readonly words: Record<K, string>;
-  readonly onChange: (value: K) => void;
-}
-
-function Select<K extends string>({ label, value, options, words, onChange }: SelectProps<K>) {
-  return (
-    <TextField
-      select
-      fullWidth={false}
-      label={label}
-      value={value}
-      onChange={(event) => onChange(event.target.value as K)}
-      sx={{ minWidth: 230 }}
-    >
-      {options.map((key) => (
-        <MenuItem key={key} value={key}>
-          {words[key]}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
-
 /** Says how the engine is fitted: the sheets of its jobs follow. */
 export function FittingsEdit({
   fittings,
@@ -69,25 +42,28 @@ export function FittingsEdit({
     <fieldset style={{ border: 0, padding: 0, margin: '0 0 18px' }}>
       <legend style={{ fontWeight: 700, paddingBottom: 10 }}>How the engine is fitted</legend>
       <div style={{ display: 'flex', flexWrap: 'wrap', gap: 12 }}>
-        <Select
+        <Choose
+          fullWidth={false}
+          sx={WIDE}
           label="The oil comes out by"
           value={fittings.oilDrain}
-          options={OIL_DRAINS}
-          words={DRAIN_WORDS}
+          choices={choicesOf(DRAIN_WORDS)}
           onChange={(oilDrain) => onChange({ ...fittings, oilDrain })}
         />
-        <Select
+        <Choose
+          fullWidth={false}
+          sx={WIDE}
           label="Oil filter"
           value={fittings.oilFilter}
-          options={OIL_FILTERS}
-          words={FILTER_WORDS}
+          choices={choicesOf(FILTER_WORDS)}
           onChange={(oilFilter) => onChange({ ...fittings, oilFilter })}
         />
-        <Select
+        <Choose
+          fullWidth={false}
+          sx={WIDE}
           label="Fuel filter"
           value={fittings.fuelFilter}
-          options={FUEL_FILTERS}
-          words={FUEL_WORDS}
+          choices={choicesOf(FUEL_WORDS)}
           onChange={(fuelFilter) => onChange({ ...fittings, fuelFilter })}
         />
       </div>

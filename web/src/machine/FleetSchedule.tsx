@@ -1,10 +1,10 @@
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import type { FleetLineDto } from '@yugator/contracts';
-import { DUE_STATES } from '@yugator/core';
 import { useDeferredValue, useRef, useState } from 'react';
+import { Choose, choicesOf } from '../form/Choose.js';
+import type { Choices } from '../form/Choose.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { Plate } from '../page/Plate.js';
@@ -107,34 +107,8 @@ function Lines({ lines, total }: { lines: readonly FleetLineDto[]; total: number
   );
 }
 
-function Choose({
-  label,
-  value,
-  choices,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  choices: readonly (readonly [string, string])[];
-  onChange: (value: string) => void;
-}) {
-  return (
-    <TextField
-      label={label}
-      select
-      value={value}
-      onChange={(event) => onChange(event.target.value)}
-      fullWidth={false}
-      sx={{ minWidth: 170 }}
-    >
-      {choices.map(([key, word]) => (
-        <MenuItem key={key} value={key}>
-          {word}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
+const STATES: Choices<LineFilter['state']> = [[ALL, 'All'], ...choicesOf(STATE_WORDS)];
+const NARROW = { minWidth: 170 };
 
 /** Every item of every machine, to be searched, filtered and sorted. */
 export function FleetSchedule() {
@@ -156,22 +130,28 @@ export function FleetSchedule() {
           slotProps={{ inputLabel: { shrink: true } }}
         />
         <Choose
+          fullWidth={false}
+          sx={NARROW}
           label="State"
           value={filter.state}
-          choices={[[ALL, 'All'], ...DUE_STATES.map((state) => [state, STATE_WORDS[state]] as const)]}
-          onChange={(state) => setFilter({ ...filter, state: state as LineFilter['state'] })}
+          choices={STATES}
+          onChange={(state) => setFilter({ ...filter, state })}
         />
         <Choose
+          fullWidth={false}
+          sx={NARROW}
           label="Shed"
           value={filter.shed}
           choices={[[ALL, 'All'], ...sheds.map((shed) => [shed, shed] as const)]}
           onChange={(shed) => setFilter({ ...filter, shed })}
         />
         <Choose
+          fullWidth={false}
+          sx={NARROW}
           label="Order"
           value={sort}
-          choices={Object.entries(SORTS)}
-          onChange={(order) => setSort(order as Sort)}
+          choices={choicesOf(SORTS)}
+          onChange={setSort}
         />
       </div>
       <Lines lines={chosenLines(data, slow, sort)} total={data.length} />

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MachineDetailDto, MilestoneDto, MilestoneLineDto } from '@yugator/contracts';
-import type { Trigger } from '@yugator/core';
 import { useState } from 'react';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
@@ -53,8 +52,7 @@ function Lines({ milestone }: { milestone: MilestoneDto }) {
               </td>
               <td>
                 <span aria-hidden>{MARKS[line.reason]} </span>
-                {triggerWords(line.trigger as Trigger)},{' '}
-                <span className="soft">{REASON_WORDS[line.reason]}</span>
+                {triggerWords(line.trigger)}, <span className="soft">{REASON_WORDS[line.reason]}</span>
               </td>
               <td data-label="Book:">{line.bookName ?? 'its own'}</td>
               <td className={table.number} data-label="Minutes:">

@@ -1,6 +1,6 @@
 import type { RoundMeterDto } from '@yugator/contracts';
-import { instant, judgeReading } from '@yugator/core';
-import type { Instant, LifeHours, ReadingVerdict } from '@yugator/core';
+import { instant, judgeReading, lifeHours } from '@yugator/core';
+import type { Instant, ReadingVerdict } from '@yugator/core';
 import { parseFigure } from '../words/figures.js';
 
 /** What the figure typed for a meter comes to. */
@@ -22,7 +22,7 @@ export function judgeTyped(
     meter.readings.map(({ at, shown: was, life }) => ({
       at: instant(at),
       shown: was,
-      life: life as LifeHours,
+      life: lifeHours(life),
     })),
     meter.segments.map(({ startsAt, offset }) => ({ startsAt: instant(startsAt), offset })),
     meter.mostLikelyLife,

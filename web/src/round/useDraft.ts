@@ -1,3 +1,4 @@
+import { isRecord } from '@yugator/core';
 import { useCallback, useState } from 'react';
 
 export type Draft = Readonly<Record<string, string>>;
@@ -5,7 +6,8 @@ export type Draft = Readonly<Record<string, string>>;
 function stored(key: string): Draft {
   try {
     const value: unknown = JSON.parse(sessionStorage.getItem(key) ?? '{}');
-    return typeof value === 'object' && value !== null ? (value as Draft) : {};
+    const entries = Object.entries(isRecord(value) ? value : {});
+    return Object.fromEntries(entries.map(([id, typed]) => [id, String(typed)]));
   } catch {
     return {}; // an unreadable draft is as good as none
   }

@@ -1,3 +1,4 @@
+import { instantOf } from '@yugator/core';
 import type { Instant } from '@yugator/core';
 import { useEffect, useState } from 'react';
 
@@ -10,5 +11,5 @@ export function useNow(): Instant {
     const timer = setInterval(() => setNow(Date.now()), STEP_MS);
     return () => clearInterval(timer);
   }, []);
-  return now as Instant;
+  return instantOf(now);
 }

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import type { ImportFleetDto, ImportResultDto } from '@yugator/contracts';
+import type { ImportResultDto } from '@yugator/contracts';
 import { useRef, useState } from 'react';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 import { get } from '../api/request.js';
@@ -44,7 +44,7 @@ function ReadFleet() {
     ({ file: content, isTrial }) => ({
       method: 'POST',
       path: '/fleet/import',
-      body: { file: content, isTrial } as ImportFleetDto,
+      body: { file: content, isTrial },
     }),
     ['machines', 'readings', 'jobs', 'books', 'seasons'],
   );

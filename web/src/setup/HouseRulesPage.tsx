@@ -5,7 +5,7 @@ import RadioGroup from '@mui/material/RadioGroup';
 import { useQuery } from '@tanstack/react-query';
 import { UpdateWorkshopDto } from '@yugator/contracts';
 import type { WorkshopDto } from '@yugator/contracts';
-import { HOUSE_RULES, REFUSED_PRACTICES } from '@yugator/core';
+import { HOUSE_RULES, REFUSED_PRACTICES, withDefaults } from '@yugator/core';
 import type { HouseRule } from '@yugator/core';
 import { useWrite } from '../api/useWrite.js';
 import { Field } from '../form/Field.js';
@@ -95,7 +95,7 @@ function RulesForm({ workshop, mayChange }: { workshop: WorkshopDto; mayChange: 
           rule={rule}
           chosen={rules[rule.key]}
           onChoose={
-            mayChange ? (key) => form.setValue('rules', { ...rules, [rule.key]: key } as typeof rules) : null
+            mayChange ? (key) => form.setValue('rules', withDefaults({ ...rules, [rule.key]: key })) : null
           }
         />
       ))}

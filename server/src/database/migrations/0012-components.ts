@@ -92,10 +92,13 @@ interface Line {
 }
 
 /** Lines of a card as older versions have them: without a component, and none without a name. */
-function named<L extends Line>(lines: readonly L[], key: keyof L & string): object[] {
-  return lines.map(({ component, ...line }) => ({
+function named<K extends string, L extends Line & { readonly [name in K]?: string }>(
+  lines: readonly L[],
+  key: K,
+): object[] {
+  return lines.map(({ component, ...line }, index) => ({
     ...line,
-    [key]: cardName(String((line as Readonly<Record<string, unknown>>)[key] ?? ''), component) || '–',
+    [key]: cardName(lines[index]?.[key] ?? '', component) || '–',
   }));
 }
 
