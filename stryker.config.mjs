@@ -9,7 +9,7 @@ export default {
   testRunner: 'jest',
   jest: { projectType: 'custom', configFile: 'core/jest.mutate.cjs', enableFindRelatedTests: true },
   coverageAnalysis: 'perTest',
-  mutate: [`core/src/{${SUBJECTS}}/*.ts`, '!core/src/**/*.test.ts'],
+  mutate: [`core/src/{${SUBJECTS}}/**/*.ts`, '!core/src/**/*.test.ts', '!core/src/**/{testing,backTest}/**'],
   ignorePatterns: ['/*', '!/core', '!/jest.preset.cjs', '!/tsconfig.base.json', '!/package.json', 'dist'],
   // Tables of constants are read once, as their file is loaded: each such mutant would need a process of its own.
   ignoreStatic: true,

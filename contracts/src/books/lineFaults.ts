@@ -1,4 +1,4 @@
-import { repeatedNames } from '@yugator/core';
+import { otherItemOf, repeatedNames } from '@yugator/core';
 import { fault } from '../problem/fault.js';
 import type { FieldFaultDto } from '../problem/problem.dto.js';
 import type { BookFieldsDto } from './book.dto.js';
@@ -16,8 +16,8 @@ export function lineFaults({ items }: Pick<BookFieldsDto, 'items'>, path: string
       );
     }
     for (const trigger of line.triggers) {
-      if (trigger.kind !== 'everyNth') continue;
-      if (!names.includes(trigger.itemId) || trigger.itemId === line.name) {
+      const other = otherItemOf(trigger);
+      if (other !== null && (!names.includes(other) || other === line.name)) {
         faults.push(
           fault(
             `${pointer}/triggers`,

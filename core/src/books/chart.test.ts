@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { every, everyHours } from '../schedule/testing/facts.js';
-import { CHART_MARKS, columnsOf, rowOf, triggersOfRow } from './chart.js';
-import type { ChartColumn } from './chart.js';
+import { CHART_MARKS } from '../schedule/chartCell.js';
+import type { ChartColumn } from '../schedule/chartCell.js';
+import { columnsOf, rowOf, triggersOfRow } from './chart.js';
 
 const COLUMNS: ChartColumn[] = [
   { kind: 'hours', hours: 50 },
@@ -38,8 +39,8 @@ describe('a row of a maintenance chart', () => {
     fc.assert(
       fc.property(marks, (row) => {
         const triggers = triggersOfRow(COLUMNS, row, 'engine');
-        const columns = columnsOf(triggers);
-        const drawn = rowOf(columns, triggers);
+        const columns = columnsOf(triggers, 'engine');
+        const drawn = rowOf(columns, triggers, 'engine');
         expect(drawn.others).toEqual([]);
         expect(triggersOfRow(columns, drawn.row, 'engine')).toEqual(triggers);
       }),
@@ -50,18 +51,18 @@ describe('a row of a maintenance chart', () => {
   it('keeps 100 days and 1 month apart, whatever their figures come to', () => {
     const hundredDays = { kind: 'everyCalendar', count: 100, unit: 'day', inUse: null } as const;
     const month = { kind: 'everyCalendar', count: 1, unit: 'month', inUse: null } as const;
-    const columns = columnsOf([month, hundredDays]);
+    const columns = columnsOf([month, hundredDays], 'engine');
     expect(columns).toEqual([
       { kind: 'calendar', count: 100, unit: 'day' },
       { kind: 'calendar', count: 1, unit: 'month' },
     ]);
-    const { row } = rowOf(columns, [month]);
+    const { row } = rowOf(columns, [month], 'engine');
     expect(triggersOfRow(columns, row, 'engine')).toEqual([month]);
   });
 
   it('leaves to the side what no cell can hold', () => {
     const storage = { kind: 'storage', days: 30 } as const;
-    expect(rowOf(COLUMNS, [storage, everyHours(100)])).toEqual({
+    expect(rowOf(COLUMNS, [storage, everyHours(100)], 'engine')).toEqual({
       row: [null, 'every', null, null, null],
       others: [storage],
     });

@@ -1,13 +1,6 @@
+import type { ChartColumn, ChartMark } from '../schedule/chartCell.js';
 import type { MeterName, Trigger } from '../schedule/trigger.js';
-
-/** A column of a printed maintenance chart. */
-export type ChartColumn =
-  | { readonly kind: 'hours'; readonly hours: number }
-  | { readonly kind: 'calendar'; readonly count: number; readonly unit: 'day' | 'month' };
-
-/** What a chart prints in a cell: once in running-in, or every time. */
-export const CHART_MARKS = ['first', 'every'] as const;
-export type ChartMark = (typeof CHART_MARKS)[number];
+import { cellOf } from '../schedule/triggerKinds.js';
 
 /** The marks of a row, one for each column; null for an empty cell. */
 export type ChartRow = readonly (ChartMark | null)[];
@@ -47,47 +40,36 @@ export function compareColumns(a: ChartColumn, b: ChartColumn): number {
   return unit(a) - unit(b) || size(a) - size(b);
 }
 
-function columnOf(trigger: Trigger): ChartColumn | null {
-  switch (trigger.kind) {
-    case 'firstHours':
-    case 'everyHours':
-      return { kind: 'hours', hours: trigger.hours };
-    case 'firstCalendar':
-    case 'everyCalendar':
-      return { kind: 'calendar', count: trigger.count, unit: trigger.unit };
-    case 'seasonEdge':
-    case 'everyNth':
-    case 'storage':
-      return null;
-  }
-}
-
 function isSameColumn(a: ChartColumn, b: ChartColumn): boolean {
   return compareColumns(a, b) === 0;
 }
 
-/** The columns that a chart needs for these triggers, in order, each once. */
-export function columnsOf(triggers: readonly Trigger[]): ChartColumn[] {
+/** The columns that a chart which counts on `meter` needs for these triggers, in order, each once. */
+export function columnsOf(triggers: readonly Trigger[], meter: MeterName): ChartColumn[] {
   const columns: ChartColumn[] = [];
   for (const trigger of triggers) {
-    const column = columnOf(trigger);
+    const column = cellOf(trigger, meter)?.column;
     if (column && !columns.some((known) => isSameColumn(known, column))) columns.push(column);
   }
   return columns.sort(compareColumns);
 }
 
-/** The row of marks that stands for `triggers`, and those that no cell can hold (seasons, every n-th, storage). */
+/**
+ * The row of marks that stands for `triggers` in a chart that counts on `meter`, and those that no cell can hold: seasons, every n-th,
+ * storage, what counts on another meter or otherwise than usual, and a second one for the same cell.
+ */
 export function rowOf(
   columns: readonly ChartColumn[],
   triggers: readonly Trigger[],
+  meter: MeterName,
 ): { readonly row: ChartRow; readonly others: readonly Trigger[] } {
   const row: (ChartMark | null)[] = columns.map(() => null);
   const others: Trigger[] = [];
   for (const trigger of triggers) {
-    const column = columnOf(trigger);
-    const index = column ? columns.findIndex((known) => isSameColumn(known, column)) : -1;
-    if (index < 0 || row[index]) others.push(trigger);
-    else row[index] = trigger.kind.startsWith('first') ? 'first' : 'every';
+    const cell = cellOf(trigger, meter);
+    const index = cell ? columns.findIndex((known) => isSameColumn(known, cell.column)) : -1;
+    if (!cell || index < 0 || row[index]) others.push(trigger);
+    else row[index] = cell.mark;
   }
   return { row, others };
 }

@@ -6,7 +6,8 @@ import type { MeterName, HoursGrid, Trigger } from '../schedule/trigger.js';
 import type { Action, ScheduleItem } from '../schedule/item.js';
 import type { Extension, ItemHistory, ServicePoint } from '../schedule/baseline.js';
 import { withOverrides } from '../schedule/override.js';
-import { parseTrigger } from '../schedule/parseTrigger.js';
+import { parseTrigger } from '../schedule/triggerKinds.js';
+import { withOtherItem } from '../schedule/triggers/everyNth.js';
 import type { MachineFacts } from '../schedule/machineSchedule.js';
 import type { StatusKind } from '../schedule/workingTime.js';
 import type { Component } from '../component/components.js';
@@ -126,10 +127,7 @@ export function fileItemId({ book, item }: FileItemRef): string {
 function wholeTrigger(loose: Trigger, book: string): Trigger {
   const parsed = parseTrigger(loose);
   if ('fault' in parsed) throw new RangeError(`A trigger of "${book}" is wrong: ${parsed.fault}.`);
-  const { trigger } = parsed;
-  return trigger.kind === 'everyNth'
-    ? { ...trigger, itemId: fileItemId({ book, item: trigger.itemId }) }
-    : trigger;
+  return withOtherItem(parsed.trigger, (item) => fileItemId({ book, item }));
 }
 
 function withIds(triggers: readonly Trigger[], book: string): Trigger[] {

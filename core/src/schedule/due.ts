@@ -7,13 +7,14 @@ import { consequenceOf } from './consequence.js';
 import type { Consequence } from '../component/consequence.js';
 import { compareStates } from './dueState.js';
 import type { DueState } from './dueState.js';
-import { standsStill } from './inUse.js';
 import type { ScheduleItem } from './item.js';
 import { judgedLimits } from './judgement.js';
 import type { Limit } from './limit.js';
-import { limitsOf, storageLimit } from './limits.js';
+import { limitsOf } from './limits.js';
 import type { Limits, Unresolved } from './limits.js';
-import type { FindItem } from './nthTrigger.js';
+import { standsStill } from './triggerKinds.js';
+import type { FindItem } from './triggers/define.js';
+import { storageLimit } from './triggers/storage.js';
 import type { Standing } from './standing.js';
 
 /** Days ahead within which an item counts as coming. */
@@ -121,12 +122,7 @@ export function countingLimits(of: ItemStanding, baseline: Baseline, ahead = 0):
 
 /** Whether all that makes an item due stands still while the machine does not work; with it what is done together with it. */
 export function itemStandsStill(item: ScheduleItem, find: FindItem): boolean {
-  return (
-    item.triggers.length > 0 &&
-    item.triggers.every((trigger) =>
-      trigger.kind === 'everyNth' ? find(trigger.itemId)?.standsStill() === true : standsStill(trigger, item),
-    )
-  );
+  return item.triggers.length > 0 && item.triggers.every((trigger) => standsStill(trigger, item, find));
 }
 
 function stateOf(

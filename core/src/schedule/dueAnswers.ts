@@ -5,7 +5,7 @@ import type { EntryIntoService, ItemHistory, ServicePoint } from './baseline.js'
 import { countingLimits, dueOf, itemStandsStill } from './due.js';
 import type { DueAnswer, ItemStanding } from './due.js';
 import type { ScheduleItem } from './item.js';
-import type { FindItem, OtherItem } from './nthTrigger.js';
+import type { FindItem, OtherItem } from './triggers/define.js';
 import { compareAnswers } from './order.js';
 import { renewalsOf } from './renewal.js';
 import type { Renewals } from './renewal.js';

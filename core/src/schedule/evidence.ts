@@ -3,6 +3,7 @@ import type { CivilDate } from '../calendar/civilDate.js';
 import type { ServicePoint } from './baseline.js';
 import type { Action } from './item.js';
 import type { Trigger } from './trigger.js';
+import { intervalOf } from './triggerKinds.js';
 
 /** A time an item was checked, and whether it was as it should be. */
 export interface Check extends ServicePoint {
@@ -68,17 +69,6 @@ const SHORTER = 0.5;
 const MOST_OF_BOOK = 2;
 const LEAST_OF_BOOK = 0.25;
 
-/** Mean days of a month of the Gregorian calendar: 146,097 days in 4,800 months. */
-const DAYS_OF_A_MONTH = 146_097 / 4_800;
-
-/** How long a trigger's interval is, and in what, so that like is compared with like; null for one without an interval. */
-function intervalOf(trigger: Trigger): { readonly of: string; readonly length: number } | null {
-  if (trigger.kind === 'everyHours') return { of: `hours ${trigger.meter}`, length: trigger.hours };
-  if (trigger.kind !== 'everyCalendar') return null;
-  const days = trigger.unit === 'day' ? 1 : DAYS_OF_A_MONTH;
-  return { of: 'days', length: trigger.count * days };
-}
-
 /** The interval of the book that a present one stands for, in its own measure; null where the book has none of its kind. */
 function printedLength(trigger: Trigger, book: readonly Trigger[]): number | null {
   const own = intervalOf(trigger);
@@ -91,16 +81,12 @@ function printedLength(trigger: Trigger, book: readonly Trigger[]): number | nul
 
 /** `trigger` at `factor` of its length: whole hours, days or months, but not more than `most` of its length. */
 function scaled(trigger: Trigger, factor: number, most: number): Trigger {
-  if (factor === 1) return trigger;
-  const fitted = (count: number) => {
+  const own = intervalOf(trigger);
+  if (factor === 1 || !own) return trigger;
+  return own.scaled((count) => {
     const whole = Math.max(1, Math.round(count * factor));
     return whole > count * most ? count * most : whole;
-  };
-  if (trigger.kind === 'everyHours') return { ...trigger, hours: fitted(trigger.hours) };
-  if (trigger.kind === 'everyCalendar') {
-    return { ...trigger, count: Math.max(1, Math.floor(fitted(trigger.count))) };
-  }
-  return trigger;
+  });
 }
 
 interface Intervals {

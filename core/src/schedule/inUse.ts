@@ -14,8 +14,3 @@ export function isInUse(trigger: Trigger, item: Pick<ScheduleItem, 'triggers'>):
   const isStored = item.triggers.some(({ kind }) => kind === 'storage');
   return trigger.inUse ?? (trigger.count <= LONGEST_IN_USE_DAYS && !isStored);
 }
-
-/** Whether a trigger stands still while the machine does not work: it counts running, or days in use. */
-export function standsStill(trigger: Trigger, item: Pick<ScheduleItem, 'triggers'>): boolean {
-  return trigger.kind === 'everyHours' || trigger.kind === 'firstHours' || isInUse(trigger, item);
-}

@@ -1,13 +1,13 @@
 import { dayNumber, daysBetween } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { Extension } from './baseline.js';
-import { intervalOf } from './hoursTrigger.js';
 import type { ScheduleItem } from './item.js';
 import { calendarLimit, furtherBy, hoursLimit } from './limit.js';
 import type { Limit } from './limit.js';
-import { everyCalendarOf, everyHoursOn } from './limits.js';
 import type { MeterStanding, Standing } from './standing.js';
 import type { MeterName } from './trigger.js';
+import { everyCalendarOf } from './triggers/everyCalendar.js';
+import { everyHoursOn, hoursOf } from './triggers/everyHours.js';
 import { daysWindow, hoursWindow } from './window.js';
 
 function meterOf({ meter }: Extension, standing: Standing): MeterStanding | null {
@@ -18,7 +18,7 @@ function meterOf({ meter }: Extension, standing: Standing): MeterStanding | null
 function hoursAhead(item: ScheduleItem, name: MeterName, standing: Standing, ahead: number): number | null {
   if (ahead === 0) return 0;
   const regular = everyHoursOn(item, name, standing);
-  return regular ? ahead * intervalOf(regular, item) : null;
+  return regular ? ahead * hoursOf(regular, item) : null;
 }
 
 function dayAhead(item: ScheduleItem, on: CivilDate, ahead: number): CivilDate | null {

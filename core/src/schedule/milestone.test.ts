@@ -1,4 +1,4 @@
-import { milestoneAt, milestoneHours } from './milestone.js';
+import { milestoneAt, milestoneHours, nextMilestone } from './milestone.js';
 import { withOverrides } from './override.js';
 import { every, everyHours, item } from './testing/facts.js';
 
@@ -77,5 +77,26 @@ describe('an override', () => {
     const { items, omitted } = withOverrides(ITEMS, [{ ...override, itemId: 'hoses', isOmitted: true }]);
     expect(items.map(({ id }) => id)).not.toContain('hoses');
     expect(omitted.map(({ id }) => id)).toEqual(['hoses']);
+  });
+});
+
+describe('the column that a machine comes to next', () => {
+  const columns = [50, 100, 200];
+  it.each([
+    [0, 50],
+    [49.9, 50],
+    // On a column, what it gets there is behind it.
+    [50, 100],
+    [199, 200],
+    // After the last the chart begins again.
+    [200, 50],
+    [275, 100],
+    [401, 50],
+  ])('at %d h is that of %d', (life, next) => {
+    expect(nextMilestone(columns, life)).toBe(next);
+  });
+
+  it('is none where no book has any', () => {
+    expect(nextMilestone([], 120)).toBeNull();
   });
 });

@@ -1,6 +1,7 @@
 import { roundHours } from '../meter/lifeHours.js';
 import type { ScheduleItem } from './item.js';
 import type { MeterName, Trigger } from './trigger.js';
+import { isDated, onMeterOf } from './triggerKinds.js';
 
 /** Why an item belongs to a milestone. */
 export type MilestoneReason =
@@ -34,12 +35,17 @@ function isMultiple(hours: number, of: number): boolean {
   return times > 1 - TOLERANCE && Math.abs(times - Math.round(times)) < TOLERANCE;
 }
 
+interface EngineHours {
+  readonly every: number;
+  readonly isOnce: boolean;
+}
+
 /** The interval of an hours trigger in hours of the engine; null for other triggers, and where nobody can tell. */
-function engineHours(item: ScheduleItem, trigger: Trigger, per: EngineHoursPer): number | null {
-  if (trigger.kind !== 'firstHours' && trigger.kind !== 'everyHours') return null;
-  const engine = per(trigger.meter);
-  if (engine === null) return null;
-  return roundHours(trigger.hours * (trigger.kind === 'firstHours' ? 1 : item.dutyFactor) * engine);
+function engineHours(item: ScheduleItem, trigger: Trigger, per: EngineHoursPer): EngineHours | null {
+  const point = onMeterOf(trigger, item);
+  if (!point) return null;
+  const engine = per(point.meter);
+  return engine === null ? null : { every: roundHours(point.hours * engine), isOnce: point.isOnce };
 }
 
 /** The hours of the columns that `items` print, up to `upTo`. */
@@ -47,9 +53,9 @@ export function milestoneHours(items: readonly ScheduleItem[], upTo: number, per
   const hours = new Set<number>();
   for (const item of items) {
     for (const trigger of item.triggers) {
-      const every = engineHours(item, trigger, per);
-      if (every === null || every > upTo) continue;
-      if (trigger.kind === 'firstHours') hours.add(every);
+      const { every = Infinity, isOnce = false } = engineHours(item, trigger, per) ?? {};
+      if (every > upTo) continue;
+      if (isOnce) hours.add(every);
       else if (every >= LEAST_COLUMN_HOURS) {
         for (let at = every; at <= upTo + TOLERANCE; at += every) hours.add(roundHours(at));
       }
@@ -60,17 +66,15 @@ export function milestoneHours(items: readonly ScheduleItem[], upTo: number, per
 
 function reasonAt(item: ScheduleItem, hours: number, per: EngineHoursPer): MilestoneReason | null {
   for (const trigger of item.triggers) {
-    const every = engineHours(item, trigger, per);
-    if (every === null) continue;
-    if (trigger.kind === 'firstHours' ? every === hours : isMultiple(hours, every))
+    const own = engineHours(item, trigger, per);
+    if (own && (own.isOnce ? own.every === hours : isMultiple(hours, own.every)))
       return { kind: 'onHours', trigger };
   }
   for (const trigger of item.triggers) {
-    const every = engineHours(item, trigger, per);
-    if (trigger.kind === 'everyHours' && every !== null && every < LEAST_COLUMN_HOURS)
-      return { kind: 'often', trigger };
+    const own = engineHours(item, trigger, per);
+    if (own && !own.isOnce && own.every < LEAST_COLUMN_HOURS) return { kind: 'often', trigger };
   }
-  const dated = item.triggers.find(({ kind }) => kind === 'everyCalendar' || kind === 'seasonEdge');
+  const dated = item.triggers.find(isDated);
   return dated ? { kind: 'byCalendar', trigger: dated } : null;
 }
 
@@ -81,4 +85,15 @@ export function milestoneAt(hours: number, items: readonly ScheduleItem[], per: 
     return reason ? [{ item, reason }] : [];
   });
   return { hours, lines };
+}
+
+/**
+ * The column that a machine of `life` hours comes to next, of columns that begin anew after the last; null where there are none. On a
+ * column it is the one after it.
+ */
+export function nextMilestone(columns: readonly number[], life: number): number | null {
+  const last = columns.at(-1);
+  if (last === undefined) return null;
+  const within = life % last;
+  return columns.find((hours) => hours > within) ?? last;
 }

@@ -1,4 +1,5 @@
 import type { BookDto, BookItemDto } from '@yugator/contracts';
+import { withOtherItem } from '@yugator/core';
 import { storedComponents, storedIds, storedTriggers, wordsOf } from '../facts/scheduleItem.js';
 import type { Book, Item } from '../models/book.model.js';
 
@@ -19,9 +20,7 @@ function toItemDto(item: Item, nameOf: (id: string) => string): BookItemDto {
     windowHours,
     windowDays,
     consequence,
-    triggers: storedTriggers(item.triggers).map((trigger) =>
-      trigger.kind === 'everyNth' ? { ...trigger, itemId: nameOf(trigger.itemId) } : trigger,
-    ),
+    triggers: storedTriggers(item.triggers).map((trigger) => withOtherItem(trigger, nameOf)),
     renews: storedIds(item.renews).map(nameOf),
   };
 }

@@ -1,5 +1,5 @@
 import type { BookFieldsDto, BookItemFieldsDto } from '@yugator/contracts';
-import { lineComponents } from '@yugator/core';
+import { lineComponents, withOtherItem } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../models/book.model.js';
 
@@ -18,9 +18,7 @@ function columnsOf(line: BookItemFieldsDto, place: number, idOf: ReadonlyMap<str
     windowHours: line.windowHours ?? null,
     windowDays: line.windowDays ?? null,
     consequence: line.consequence ?? null,
-    triggers: line.triggers.map((trigger) =>
-      trigger.kind === 'everyNth' ? { ...trigger, itemId: idOf.get(trigger.itemId) ?? '' } : trigger,
-    ),
+    triggers: line.triggers.map((trigger) => withOtherItem(trigger, (name) => idOf.get(name) ?? '')),
     renews: line.renews.flatMap((other) => idOf.get(other) ?? []),
   };
 }

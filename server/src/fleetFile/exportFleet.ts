@@ -9,7 +9,7 @@ import type {
   FleetFileDto,
 } from '@yugator/contracts';
 import { FILE_VERSION, machineFacts } from '@yugator/contracts';
-import { OWN_ITEMS } from '@yugator/core';
+import { OWN_ITEMS, withOtherItem } from '@yugator/core';
 import type { Attachment, MeterSegment, Trigger } from '@yugator/core';
 import { Book, Item } from '../models/book.model.js';
 import { linesOf, toBookDto, toItemDtos } from '../books/toBookDto.js';
@@ -114,9 +114,7 @@ export class ExportFleet {
         const line = lines.get(row.itemId);
         const { isOmitted, dutyFactor, windowHours, windowDays, reason } = row;
         const named = (trigger: Trigger): Trigger =>
-          trigger.kind === 'everyNth'
-            ? { ...trigger, itemId: lines.get(trigger.itemId)?.item ?? trigger.itemId }
-            : trigger;
+          withOtherItem(trigger, (itemId) => lines.get(itemId)?.item ?? itemId);
         const triggers = row.triggers === null ? null : storedTriggers(row.triggers).map(named);
         return line ? [{ ...line, isOmitted, dutyFactor, windowHours, windowDays, reason, triggers }] : [];
       }),

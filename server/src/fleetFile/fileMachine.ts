@@ -1,6 +1,6 @@
 import { machineFacts, withComponents } from '@yugator/contracts';
 import type { FileMachineDto, Outcome } from '@yugator/contracts';
-import { nameKey } from '@yugator/core';
+import { nameKey, withOtherItem } from '@yugator/core';
 import type { MeterName, Trigger } from '@yugator/core';
 import { known } from '../database/known.js';
 import { AttachmentRow, MachineBook, MachineSeason } from '../models/machine.model.js';
@@ -124,7 +124,6 @@ export interface FileOutcome {
 }
 
 function withId(trigger: Trigger, book: string, idOf: IdOf): Trigger {
-  if (trigger.kind !== 'everyNth') return trigger;
   // A line that is not there leaves its name, which no item answers to: the schedule says so.
-  return { ...trigger, itemId: idOf({ book, item: trigger.itemId }) || trigger.itemId };
+  return withOtherItem(trigger, (item) => idOf({ book, item }) || item);
 }

@@ -48,23 +48,6 @@ const FIRST_COLUMNS: readonly ChartColumn[] = [
   { kind: 'calendar', count: 12, unit: 'month' },
 ];
 
-/** Whether a cell of the chart can hold a trigger: one that counts on another meter or grid, or otherwise than usual, cannot. */
-function isOfChart(trigger: Trigger, meter: MeterName): boolean {
-  switch (trigger.kind) {
-    case 'firstHours':
-      return trigger.meter === meter;
-    case 'everyHours':
-      return trigger.meter === meter && trigger.grid === null;
-    case 'firstCalendar':
-    case 'everyCalendar':
-      return trigger.inUse === null;
-    case 'seasonEdge':
-    case 'everyNth':
-    case 'storage':
-      return false;
-  }
-}
-
 export function emptyLine(columns: number, key: string): DraftLine {
   return {
     key,
@@ -97,17 +80,15 @@ export function emptyBook(): BookDraft {
 
 /** A book as a chart. */
 export function draftOf(book: BookDto): BookDraft {
-  const ofChart = book.items.map(({ triggers }) =>
-    triggers.filter((trigger) => isOfChart(trigger, book.meter)),
-  );
-  const columns = columnsOf(ofChart.flat());
+  const triggers = book.items.flatMap((item) => item.triggers);
+  const columns = columnsOf(triggers, book.meter);
   return {
     name: book.name,
     machineClass: book.machineClass,
     meter: book.meter,
     columns,
-    lines: book.items.map((item, index) => {
-      const { row, others } = rowOf(columns, ofChart[index] ?? []);
+    lines: book.items.map((item) => {
+      const { row, others } = rowOf(columns, item.triggers, book.meter);
       const { id, name, action, renews, reference, note } = item;
       return {
         key: id,
@@ -120,7 +101,7 @@ export function draftOf(book: BookDto): BookDraft {
         note,
         marks: row,
         minutes: String(item.minutes),
-        others: [...others, ...item.triggers.filter((trigger) => !isOfChart(trigger, book.meter))],
+        others,
         windowHours: item.windowHours ?? null,
         windowDays: item.windowDays ?? null,
         consequence: item.consequence ?? null,

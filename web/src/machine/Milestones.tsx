@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MachineDetailDto, MilestoneDto, MilestoneLineDto } from '@yugator/contracts';
+import { nextMilestone } from '@yugator/core';
 import { useState } from 'react';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
@@ -17,13 +18,6 @@ const REASON_WORDS: Record<MilestoneLineDto['reason'], string> = {
 };
 
 const MARKS: Record<MilestoneLineDto['reason'], string> = { onHours: '●', often: '·', byCalendar: '◷' };
-
-/** The column that a machine comes to next. */
-function nextColumn(milestones: readonly MilestoneDto[], life: number): number {
-  const last = milestones.at(-1)?.hours ?? 0;
-  const within = last > 0 ? life % last : life;
-  return milestones.find(({ hours }) => hours > within)?.hours ?? milestones[0]?.hours ?? 0;
-}
 
 function Lines({ milestone }: { milestone: MilestoneDto }) {
   const minutes = milestone.lines
@@ -67,7 +61,12 @@ function Lines({ milestone }: { milestone: MilestoneDto }) {
 }
 
 function Chosen({ milestones, life }: { milestones: readonly MilestoneDto[]; life: number }) {
-  const [hours, setHours] = useState(() => nextColumn(milestones, life));
+  const [hours, setHours] = useState(() =>
+    nextMilestone(
+      milestones.map((each) => each.hours),
+      life,
+    ),
+  );
   const milestone = milestones.find((each) => each.hours === hours);
   return (
     <>

@@ -1,7 +1,7 @@
-import { civilDate } from '../calendar/civilDate.js';
-import { seasonYear } from '../season/season.js';
-import { answerOn, done, everyHours, item, MOWING, scheduleOn, SNOW } from './testing/facts.js';
-import type { SeasonEdge } from './trigger.js';
+import { civilDate } from '../../calendar/civilDate.js';
+import { seasonYear } from '../../season/season.js';
+import { answerOn, done, everyHours, item, MOWING, scheduleOn, SNOW } from '../testing/facts.js';
+import type { SeasonEdge } from '../trigger.js';
 
 const edge = (over: Partial<SeasonEdge>): SeasonEdge => ({
   kind: 'seasonEdge',

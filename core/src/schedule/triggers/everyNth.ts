@@ -1,23 +1,21 @@
-import { isLater } from './baseline.js';
-import type { ServicePoint } from './baseline.js';
-import { calendarLimit } from './limit.js';
-import type { From, Limit } from './limit.js';
-import type { LimitFrom } from './limits.js';
-import type { Standing } from './standing.js';
-import type { EveryNth } from './trigger.js';
+import { isLater } from '../baseline.js';
+import type { ServicePoint } from '../baseline.js';
+import { calendarLimit } from '../limit.js';
+import type { From, Limit } from '../limit.js';
+import type { Standing } from '../standing.js';
+import type { EveryNth, Trigger } from '../trigger.js';
+import { defineTrigger, isName, isWhole, isWithin, MOST_HOURS } from './define.js';
+import type { LimitFrom } from './define.js';
 
-/** The other item of an every-n-th rule. */
-export interface OtherItem {
-  /** times it was done, those of what renews it included */
-  readonly completions: readonly ServicePoint[];
-  /** whether it stands still while the machine does not work */
-  standsStill(): boolean;
-  /** its limits, so many of its regular intervals further on; null where nothing says from when they count */
-  limitsAhead(ahead: number): readonly Limit[] | null;
+/** The id of the item that a trigger goes with; null where it goes with none. */
+export function otherItemOf(trigger: Trigger): string | null {
+  return trigger.kind === 'everyNth' ? trigger.itemId : null;
 }
 
-/** Finds the other item of an every-n-th rule; undefined where it is not on the schedule, or waits for this one in turn. */
-export type FindItem = (itemId: string) => OtherItem | undefined;
+/** A trigger with the item that it goes with called otherwise: ids in the tables, names in the books and files. */
+export function withOtherItem(trigger: Trigger, called: (itemId: string) => string): Trigger {
+  return trigger.kind === 'everyNth' ? { ...trigger, itemId: called(trigger.itemId) } : trigger;
+}
 
 /** Times something was done after `from`, in order; the same day and hours count once. */
 function timesSince(from: ServicePoint, completions: readonly ServicePoint[]): ServicePoint[] {
@@ -44,10 +42,7 @@ function shared(limit: Limit, trigger: EveryNth, from: From, standing: Standing)
  * where the other item is due, as many of its regular intervals further on as are still wanting. Null where the other item is not
  * on the schedule, or nothing says from when it counts.
  */
-export function nthLimits(
-  trigger: EveryNth,
-  { from, standing, find, ahead }: LimitFrom,
-): readonly Limit[] | null {
+function nthLimits(trigger: EveryNth, { from, standing, find, ahead }: LimitFrom): readonly Limit[] | null {
   const other = find(trigger.itemId);
   if (!other) return null;
   const worksHard =
@@ -63,3 +58,22 @@ export function nthLimits(
   const limits = other.limitsAhead(wanting);
   return limits && limits.map((limit) => shared(limit, trigger, from, standing));
 }
+
+/** Together with another item, each n-th time that one is done. */
+export const everyNth = defineTrigger<EveryNth>({
+  parse({ n, itemId, everyTimeAboveHours }) {
+    const above = everyTimeAboveHours ?? null;
+    if (!isWhole(n, 2, 50) || !isName(itemId)) return { fault: 'nth' };
+    if (above !== null && !isWithin(above, 1, MOST_HOURS)) return { fault: 'nth' };
+    return { trigger: { kind: 'everyNth', n, itemId, everyTimeAboveHours: above } };
+  },
+  countsAtFirst: () => true,
+  countsAgain: true,
+  limits: (trigger, _item, of) => nthLimits(trigger, of) ?? 'noOtherItem',
+  // What is done together with something rests with it.
+  standsStill: ({ itemId }, _item, find) => find(itemId)?.standsStill() === true,
+  cell: () => null,
+  interval: () => null,
+  onMeter: () => null,
+  isDated: false,
+});
