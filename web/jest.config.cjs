@@ -10,4 +10,5 @@ module.exports = {
   },
   testEnvironmentOptions: { customExportConditions: ['source', 'browser', 'require', 'default'] },
   setupFiles: ['reflect-metadata', '<rootDir>/src/testing/jsdomGaps.cjs'],
+  setupFilesAfterEnv: ['@testing-library/jest-dom'],
 };

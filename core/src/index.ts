@@ -4,6 +4,7 @@ export * from './component/lineComponents.js';
 export * from './component/oldWords.js';
 export * from './books/chart.js';
 export * from './calendar/civilDate.js';
+export * from './calendar/dateOrder.js';
 export * from './calendar/instant.js';
 export * from './calendar/zoneDay.js';
 export * from './meter/attachment.js';

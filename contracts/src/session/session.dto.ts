@@ -1,4 +1,4 @@
-import type { UnitSystem } from '@yugator/core';
+import type { DateOrder, UnitSystem } from '@yugator/core';
 import { UNIT_SYSTEMS } from '@yugator/core';
 import { IsBoolean, IsIn, IsOptional, IsTimeZone } from 'class-validator';
 import { PersonDto } from '../people/person.dto.js';
@@ -55,6 +55,8 @@ export class SiteDto {
   demonstration!: boolean;
   /** as the person signed in likes figures, else as the site has them */
   unitSystem!: UnitSystem;
+  /** how days are typed */
+  dateOrder!: DateOrder;
 }
 
 /** How a person likes figures. */

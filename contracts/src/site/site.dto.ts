@@ -1,5 +1,5 @@
-import type { HoursGrid, UnitSystem } from '@yugator/core';
-import { HOURS_GRIDS, UNIT_SYSTEMS } from '@yugator/core';
+import type { DateOrder, HoursGrid, UnitSystem } from '@yugator/core';
+import { DATE_ORDERS, HOURS_GRIDS, UNIT_SYSTEMS } from '@yugator/core';
 import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 
 /** What holds for the whole site. */
@@ -9,6 +9,9 @@ export class SiteSettingsFieldsDto {
 
   @IsIn(UNIT_SYSTEMS, { message: 'Choose metric or US units.' })
   unitSystem!: UnitSystem;
+
+  @IsIn(DATE_ORDERS, { message: 'Choose how days are typed: day, month or year first.' })
+  dateOrder!: DateOrder;
 
   @Max(90, { message: 'Give 90 days at most.' })
   @Min(1, { message: 'Give at least 1 day.' })

@@ -14,10 +14,11 @@ import { frontGate } from './migrations/0010-front-gate.js';
 import { components } from './migrations/0012-components.js';
 import { recordsStand } from './migrations/0013-records-stand.js';
 import { judgedMeters } from './migrations/0011-judged-meters.js';
+import { dateOrder } from './migrations/0014-date-order.js';
 
 const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
-  ...[binaryIds, frontGate, judgedMeters, components, recordsStand],
+  ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

@@ -1,5 +1,5 @@
 import { STALE_AFTER_DAYS } from '@yugator/core';
-import type { HoursGrid, UnitSystem } from '@yugator/core';
+import type { DateOrder, HoursGrid, UnitSystem } from '@yugator/core';
 import type { InferAttributes, InferCreationAttributes } from 'sequelize';
 import { Model, Table } from 'sequelize-typescript';
 import { Flag, Id, Litres, OptionalJson, OptionalWhole, Text, Whole } from '../database/columns.js';
@@ -14,6 +14,7 @@ export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<S
   @Flag declare demonstration: boolean;
   @Text declare hoursGrid: HoursGrid;
   @Text declare unitSystem: UnitSystem;
+  @Text declare dateOrder: DateOrder;
   @Whole declare staleAfterDays: number;
   /** days without use after which a session ends */
   @Whole declare sessionIdleDays: number;
@@ -33,6 +34,7 @@ export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<S
 export const SITE_DEFAULTS = {
   hoursGrid: 'sinceDone',
   unitSystem: 'metric',
+  dateOrder: 'dayFirst',
   staleAfterDays: STALE_AFTER_DAYS,
   sessionIdleDays: 14,
   labourRateMinor: null,

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { FirstCrewLeadDto, WelcomeDto } from '@yugator/contracts';
+import { usualDateOrder } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { AuditTrail } from '../audit/auditTrail.js';
 import { BookCatalogue } from '../books/bookCatalogue.js';
@@ -68,6 +69,7 @@ export class FirstCrewLead {
         currency: 'USD',
         demonstration: false,
         ...SITE_DEFAULTS,
+        dateOrder: usualDateOrder(fields.timeZone),
       });
       await this.catalogue.load();
       const person = await Person.create({

@@ -251,6 +251,7 @@ describe('the schedule of the fleet', () => {
     const fields = {
       hoursGrid: 'onMeter',
       unitSystem: 'us',
+      dateOrder: 'monthFirst',
       staleAfterDays: 5,
       sessionIdleDays: 14,
       version: 1,

@@ -115,11 +115,11 @@ export class SessionController {
 
   private async describe(person: Person): Promise<SessionDto> {
     const { site, today } = await this.calendar.read();
-    const { name, timeZone, currency, demonstration } = site;
+    const { name, timeZone, currency, demonstration, dateOrder } = site;
     const unitSystem = person.unitSystem ?? site.unitSystem;
     return {
       person: toPersonDto(person),
-      site: { name, timeZone, currency, demonstration, unitSystem },
+      site: { name, timeZone, currency, demonstration, unitSystem, dateOrder },
       ownUnits: person.unitSystem,
       today,
     };

@@ -5,8 +5,9 @@ import { notFound, stale } from '../problem/problem.js';
 import { Site } from '../models/site.model.js';
 
 function toDto(site: Site): SiteSettingsDto {
-  const { hoursGrid, unitSystem, staleAfterDays, sessionIdleDays, labourRateMinor, version } = site;
-  return { hoursGrid, unitSystem, staleAfterDays, sessionIdleDays, labourRateMinor, version };
+  const { hoursGrid, unitSystem, dateOrder, staleAfterDays, sessionIdleDays, labourRateMinor, version } =
+    site;
+  return { hoursGrid, unitSystem, dateOrder, staleAfterDays, sessionIdleDays, labourRateMinor, version };
 }
 
 /** What holds for the whole site. */

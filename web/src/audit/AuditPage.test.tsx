@@ -1,5 +1,6 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import type { AuditEntryDto } from '@yugator/contracts';
+import { typeDay } from '../testing/day.js';
 import { showTo } from '../testing/wire.js';
 import { AuditPage } from './AuditPage.js';
 import { queryText } from './auditQueries.js';
@@ -40,7 +41,7 @@ describe('the audit list', () => {
   it('is asked for by day, and says so where nothing matches', async () => {
     showTo('crewLead', <AuditPage />);
     await screen.findByText('2 entries');
-    fireEvent.change(screen.getByLabelText('From the day'), { target: { value: '2027-05-14' } });
+    await typeDay('From the day', '2027-05-14');
     expect(await screen.findByText('Nothing in the list matches.')).toBeDefined();
     await waitFor(() => expect(asked.at(-1)).toBe('/api/audit?from=2027-05-14&page=1'));
   });

@@ -4,12 +4,14 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { AUDIT_ACTS } from '@yugator/contracts';
 import type { AuditEntryDto, AuditPageDto, AuditQueryDto } from '@yugator/contracts';
+import { parseCivilDate } from '@yugator/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
 import { get } from '../api/request.js';
 import { download } from '../books/download.js';
 import { csvText } from '../csv/csv.js';
+import { DayPicker } from '../form/DayPicker.js';
 import form_ from '../form/form.module.css';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
@@ -127,12 +129,13 @@ function AuditList() {
       { replace: true },
     );
   const day = (name: 'from' | 'to', label: string) => (
-    <TextField
-      type="date"
+    <DayPicker
       label={label}
       value={filter[name] ?? ''}
-      onChange={(event) => choose(name, event.target.value)}
-      slotProps={{ inputLabel: { shrink: true } }}
+      onChange={(chosen) => {
+        // A day that is half typed filters nothing yet.
+        if (chosen === '' || parseCivilDate(chosen)) choose(name, chosen);
+      }}
     />
   );
   return (

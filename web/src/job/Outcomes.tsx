@@ -7,6 +7,7 @@ import type { MeterName } from '@yugator/core';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
+import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -98,14 +99,7 @@ function OutcomeForm({ job, item, onDone }: { job: JobDto; item: JobItemDto; onD
             figure="optional"
             hint="Life hours; leave it empty for a day alone"
           />
-          <Field
-            form={form}
-            name="untilOn"
-            label="Or until"
-            type="date"
-            blankIsNothing
-            slotProps={{ inputLabel: { shrink: true } }}
-          />
+          <DayField form={form} name="untilOn" label="Or until" blankIsNothing />
         </>
       )}
       <Field

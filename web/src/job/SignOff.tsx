@@ -8,6 +8,7 @@ import type { FormEvent } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { ApiProblem } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
+import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
 import form_ from '../form/form.module.css';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -135,7 +136,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
     <form className={form_.form} noValidate onSubmit={submit}>
       {form.problem ? <Caution title="Not signed off">{<p>{form.problem}</p>}</Caution> : null}
       <div className={form_.grid}>
-        <Field form={form} name="doneOn" label="Done on" type="date" />
+        <DayField form={form} name="doneOn" label="Done on" />
         <Field form={form} name="shown" label="Hours on the meter" figure hint={shownHint(job)} />
         <DoneBy form={form} people={people} />
         <Field form={form} name="minutes" label="Minutes" figure />

@@ -4,6 +4,7 @@ import type { MachineDetailDto } from '@yugator/contracts';
 import { ROLL_OVER_HOURS } from '@yugator/core';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
+import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -65,7 +66,7 @@ function ChangeForm({ machine, onDone }: { machine: MachineDetailDto; onDone: ()
         <MenuItem value="replaced">The meter was replaced</MenuItem>
         <MenuItem value="rolledOver">The meter went past its end and began again</MenuItem>
       </Field>
-      <Field form={form} name="on" label="Day" type="date" />
+      <DayField form={form} name="on" label="Day" />
       <Field
         form={form}
         name="oldShown"

@@ -1,6 +1,7 @@
 import { DeclareDto } from '@yugator/contracts';
 import type { DueLineDto, MachineDto } from '@yugator/contracts';
 import { useWrite } from '../api/useWrite.js';
+import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -39,7 +40,7 @@ export function DeclareForm({ line, machine, onDone }: Props) {
       <p className="soft">
         From the calendar, the filter or the paper record. If nobody knows, do it in a job instead.
       </p>
-      <Field form={form} name="doneOn" label="Day" type="date" />
+      <DayField form={form} name="doneOn" label="Day" />
       <Field
         form={form}
         name="life"

@@ -11,6 +11,7 @@ import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { Controller } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
+import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
 import styles from '../form/form.module.css';
 import { Caution } from '../page/Caution.js';
@@ -148,7 +149,7 @@ export function MachineForm({ form, books, isRegistered, onSubmit, submitWord, p
         </Field>
         <Field form={form} name="cylinders" label="Cylinders" figure="optional" />
         <EnginePower form={form} />
-        <Field form={form} name="warrantyUntil" label="Warranty until" type="date" blankIsNothing />
+        <DayField form={form} name="warrantyUntil" label="Warranty until" blankIsNothing />
         <Field form={form} name="warrantyHours" label="Warranty until hours" figure="optional" />
         <Field form={form} name="shed" label="Shed" hint="Where it stands" />
         <Field
@@ -158,13 +159,12 @@ export function MachineForm({ form, books, isRegistered, onSubmit, submitWord, p
           figure
           hint="Lower numbers are read first"
         />
-        <Field
+        <DayField
           form={form}
           name="inServiceOn"
           label="In service since"
-          type="date"
           hint={fixed}
-          slotProps={{ htmlInput: { readOnly: isRegistered } }}
+          readOnly={isRegistered}
         />
         <Field
           form={form}

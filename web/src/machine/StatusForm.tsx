@@ -2,6 +2,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { ChangeStatusDto, MACHINE_STATUSES } from '@yugator/contracts';
 import type { MachineDetailDto, MachineStatus } from '@yugator/contracts';
 import { useWrite } from '../api/useWrite.js';
+import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -59,7 +60,7 @@ export function StatusForm({ machine, onDone }: { machine: MachineDetailDto; onD
           </MenuItem>
         ))}
       </Field>
-      <Field form={form} name="since" label="Since" type="date" />
+      <DayField form={form} name="since" label="Since" />
       <Field form={form} name="reason" label="Why" />
       {machine.statusChanges.length ? (
         <ul className="soft" style={{ margin: 0, paddingLeft: 18 }}>

@@ -5,6 +5,7 @@ import type { UsedOilDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
+import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -55,7 +56,7 @@ function EntryForm({ onDone }: { onDone: () => void }) {
         <MenuItem value="in">Poured in</MenuItem>
       </Field>
       <Field form={form} name="litres" label="Litres" figure />
-      <Field form={form} name="on" label="Day" type="date" />
+      <DayField form={form} name="on" label="Day" />
       <Field form={form} name="note" label="By whom, or from where" />
     </FormDialog>
   );

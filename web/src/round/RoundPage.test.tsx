@@ -14,6 +14,7 @@ const SESSION: SessionDto = {
     currency: 'GBP',
     demonstration: false,
     unitSystem: 'metric',
+    dateOrder: 'dayFirst',
   },
   ownUnits: null,
   today: '2027-05-13',

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import type { UpdateSeasonsDto } from '@yugator/contracts';
 import { addDays, parseCivilDate, seasonInYear, seasonYearFault } from '@yugator/core';
 import type { SeasonYear, SeasonYearFault } from '@yugator/core';
+import { DayPicker } from '../form/DayPicker.js';
 import { dayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import styles from './season.module.css';
@@ -70,24 +71,19 @@ function YearRow({
   return (
     <div className={styles.yearRow}>
       <b className="fig">{year.year}</b>
-      <TextField
+      <DayPicker
         fullWidth={false}
         label={`First day of ${word}`}
-        type="date"
         value={year.firstDay}
-        onChange={(event) => onChange({ ...year, firstDay: event.target.value })}
-        error={fault !== null}
-        helperText={fault}
-        slotProps={{ inputLabel: { shrink: true } }}
+        onChange={(firstDay) => onChange({ ...year, firstDay })}
+        fault={fault ?? undefined}
       />
-      <TextField
+      <DayPicker
         fullWidth={false}
         label={`Last day of ${word}`}
-        type="date"
         value={year.lastDay}
-        onChange={(event) => onChange({ ...year, lastDay: event.target.value })}
-        error={fault !== null}
-        slotProps={{ inputLabel: { shrink: true } }}
+        onChange={(lastDay) => onChange({ ...year, lastDay })}
+        fault={fault ? ' ' : undefined}
       />
       <Button size="small" onClick={() => onChange(shifted(year, -7))} aria-label={`−1 week: ${word}`}>
         −1 week

@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import type { Role, SeasonsDto } from '@yugator/contracts';
+import { shownDay, typeDay } from '../testing/day.js';
 import { showTo, wire } from '../testing/wire.js';
 import type { Wire } from '../testing/wire.js';
 import { SeasonPage } from './SeasonPage.js';
@@ -30,16 +31,15 @@ async function show(role: Role = 'crewLead') {
   await screen.findByRole('region', { name: 'Mowing' });
 }
 
-const field = (label: string) => screen.getByLabelText<HTMLInputElement>(label);
 const click = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
 
 describe('the seasons of the site', () => {
   it('are copied to the next year and shifted by weeks, then saved as they were based', async () => {
     await show();
     click('Set days for 2028');
-    expect(field('First day of Mowing 2028').value).toBe('2028-03-24');
+    expect(shownDay('First day of Mowing 2028')).toBe('24/03/2028');
     click('+1 week: Mowing 2028');
-    expect(field('Last day of Mowing 2028').value).toBe('2028-10-31');
+    expect(shownDay('Last day of Mowing 2028')).toBe('31/10/2028');
     click('Save the seasons');
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.sent[0]?.body).toEqual({
@@ -59,7 +59,7 @@ describe('the seasons of the site', () => {
 
   it('say at their days what is wrong, as they are typed', async () => {
     await show();
-    fireEvent.change(field('Last day of Mowing 2027'), { target: { value: '2027-03-01' } });
+    await typeDay('Last day of Mowing 2027', '2027-03-01');
     expect(screen.getByText('Ends before it begins.')).toBeDefined();
   });
 
@@ -67,10 +67,10 @@ describe('the seasons of the site', () => {
     const detail = 'Somebody else changed this set of seasons meanwhile.';
     server.refuse({ title: 'x', status: 409, detail });
     await show();
-    fireEvent.change(field('Last day of Mowing 2027'), { target: { value: '2027-11-07' } });
+    await typeDay('Last day of Mowing 2027', '2027-11-07');
     click('Save the seasons');
     expect(await screen.findByText(detail)).toBeDefined();
-    expect(field('Last day of Mowing 2027').value).toBe('2027-11-07');
+    expect(shownDay('Last day of Mowing 2027')).toBe('07/11/2027');
   });
 
   it('cannot be removed while machines take part', async () => {

@@ -6,6 +6,7 @@ import { SiteRules } from './SiteRules.js';
 const SETTINGS: SiteSettingsDto = {
   hoursGrid: 'sinceDone',
   unitSystem: 'metric',
+  dateOrder: 'dayFirst',
   staleAfterDays: 8,
   sessionIdleDays: 14,
   labourRateMinor: 3250,

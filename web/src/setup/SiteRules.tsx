@@ -3,6 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { useQuery } from '@tanstack/react-query';
 import { UpdateSiteSettingsDto } from '@yugator/contracts';
 import type { SiteSettingsDto } from '@yugator/contracts';
+import type { DateOrder } from '@yugator/core';
 import { useWrite } from '../api/useWrite.js';
 import { Field } from '../form/Field.js';
 import { MoneyField } from '../form/MoneyField.js';
@@ -19,6 +20,11 @@ const GRID_WORDS = {
   sinceDone: 'Since it was last done',
   onMeter: 'At whole multiples on the meter',
 } as const;
+const ORDER_WORDS: Record<DateOrder, string> = {
+  dayFirst: 'Day first: 31/12/2027',
+  monthFirst: 'Month first: 12/31/2027',
+  yearFirst: 'Year first: 2027-12-31',
+};
 const UNIT_WORDS = { metric: 'Litres, N·m, kPa, mm', us: 'Quarts, lbf·ft, psi, inches' } as const;
 
 function RulesForm({ settings }: { settings: SiteSettingsDto }) {
@@ -67,6 +73,13 @@ function RulesForm({ settings }: { settings: SiteSettingsDto }) {
         >
           {Object.entries(UNIT_WORDS).map(([system, word]) => (
             <MenuItem key={system} value={system}>
+              {word}
+            </MenuItem>
+          ))}
+        </Field>
+        <Field form={form} name="dateOrder" label="Days are typed" select defaultValue={settings.dateOrder}>
+          {Object.entries(ORDER_WORDS).map(([order, word]) => (
+            <MenuItem key={order} value={order}>
               {word}
             </MenuItem>
           ))}

@@ -8,6 +8,7 @@ export const SITE: SiteDto = {
   currency: 'GBP',
   demonstration: false,
   unitSystem: 'metric',
+  dateOrder: 'dayFirst',
 };
 
 export function hoursLimit(over: Partial<LimitDto> = {}): LimitDto {
