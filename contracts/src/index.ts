@@ -22,6 +22,7 @@ export * from './oil/usedOil.dto.js';
 export * from './site/workshop.dto.js';
 export * from './machine/machine.dto.js';
 export * from './machine/machineParts.dto.js';
+export * from './machine/ownItem.dto.js';
 export * from './machine/specCard.dto.js';
 export * from './machine/machineClass.js';
 export * from './meter/round.dto.js';

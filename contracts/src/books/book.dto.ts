@@ -7,8 +7,36 @@ import { IsTriggers } from '../schedule/triggers.js';
 import { IsWindowDays, IsWindowHours } from '../schedule/window.js';
 import { AreComponents, IsId, IsText, IsTexts, Parts } from '../rules/index.js';
 
+/** What a line says besides its chart: what doing it renews, where it stands in the book, when it is ripe, what lateness costs. */
+export class LineRulesDto {
+  /** names of other lines that doing this one renews */
+  @IsTexts({
+    most: { count: 20, message: 'A line renews 20 others at most.' },
+    longest: 80,
+    message: 'Choose lines of this book.',
+  })
+  renews!: string[];
+
+  @IsText({ most: 80, message: 'Keep the reference within 80 letters, such as engine book, p. 31.' })
+  reference!: string;
+
+  @IsText({ most: 300, message: 'Keep the note within 300 letters.' })
+  note!: string;
+
+  @IsWindowHours()
+  windowHours!: number | null;
+
+  @IsWindowDays()
+  windowDays!: number | null;
+
+  /** what lateness costs; left out or null as its action and component have it */
+  @IsOptional()
+  @IsIn(CONSEQUENCES, { message: 'Choose what lateness costs: ruin, wear or care.' })
+  consequence?: Consequence | null;
+}
+
 /** A line of a book: an action on one or more components, and what makes it due. */
-export class BookItemFieldsDto {
+export class BookItemFieldsDto extends LineRulesDto {
   /** left out for a new line */
   @IsOptional()
   @IsId({ message: 'The line is missing.' })
@@ -36,35 +64,10 @@ export class BookItemFieldsDto {
   @IsTriggers()
   triggers!: Trigger[];
 
-  /** names of other lines that doing this one renews */
-  @IsTexts({
-    most: { count: 20, message: 'A line renews 20 others at most.' },
-    longest: 80,
-    message: 'Choose lines of this book.',
-  })
-  renews!: string[];
-
   @Max(1440, { message: 'Give 1,440 minutes at most.' })
   @Min(0, { message: 'Minutes cannot be less than 0.' })
   @IsInt({ message: 'Give the minutes as a whole number, such as 30.' })
   minutes!: number;
-
-  @IsText({ most: 80, message: 'Keep the reference within 80 letters, such as engine book, p. 31.' })
-  reference!: string;
-
-  @IsText({ most: 300, message: 'Keep the note within 300 letters.' })
-  note!: string;
-
-  @IsWindowHours()
-  windowHours!: number | null;
-
-  @IsWindowDays()
-  windowDays!: number | null;
-
-  /** what lateness costs; left out or null as its action and component have it */
-  @IsOptional()
-  @IsIn(CONSEQUENCES, { message: 'Choose what lateness costs: ruin, wear or care.' })
-  consequence?: Consequence | null;
 }
 
 export class BookFieldsDto {

@@ -113,23 +113,8 @@ export class OverrideFieldsDto {
   reason!: string;
 }
 
-/** A departure as it is typed: intervals that are left out stay as they are. */
-export class DepartureFieldsDto {
-  @IsId({ message: 'Choose the line.' })
-  itemId!: string;
-
-  @IsBoolean({ message: 'Say whether the machine has no such part.' })
-  isOmitted!: boolean;
-
-  @IsOptional()
-  @Max(1, { message: 'A duty factor shortens: give at most 1.' })
-  @Min(0.1, { message: 'Give a duty factor from 0.1, such as 0.5 for dust.' })
-  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the duty factor as a number, such as 0.5.' })
-  dutyFactor!: number | null;
-
-  @IsIn(METERS, { message: 'Choose the meter that the hours count on.' })
-  meter!: MeterName;
-
+/** Intervals as they are typed; null for none. */
+export class IntervalFieldsDto {
   @IsOptional()
   @Max(20_000, { message: 'Give 20,000 h at most.' })
   @Min(0.1, { message: 'Give the hours from 0.1, such as 50.' })
@@ -147,6 +132,24 @@ export class DepartureFieldsDto {
   @Min(1, { message: 'Give at least one month.' })
   @IsInt({ message: 'Give the months as a whole number, such as 12.' })
   months!: number | null;
+}
+
+/** A departure as it is typed: intervals that are left out stay as they are. */
+export class DepartureFieldsDto extends IntervalFieldsDto {
+  @IsId({ message: 'Choose the line.' })
+  itemId!: string;
+
+  @IsBoolean({ message: 'Say whether the machine has no such part.' })
+  isOmitted!: boolean;
+
+  @IsOptional()
+  @Max(1, { message: 'A duty factor shortens: give at most 1.' })
+  @Min(0.1, { message: 'Give a duty factor from 0.1, such as 0.5 for dust.' })
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the duty factor as a number, such as 0.5.' })
+  dutyFactor!: number | null;
+
+  @IsIn(METERS, { message: 'Choose the meter that the hours count on.' })
+  meter!: MeterName;
 
   @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters why this machine differs from its book.' })
   reason!: string;

@@ -1,4 +1,6 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { choose, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { emptyBook, emptyLine } from './bookDraft.js';
 import type { DraftLine } from './bookDraft.js';
@@ -19,18 +21,9 @@ async function open(line: DraftLine = LINE) {
   wire({ '/api/seasons': { seasons: [], version: 1 } });
   const draft = { ...emptyBook(), lines: [line, OTHER] };
   showTo('crewLead', <LineRules line={line} draft={draft} onChange={(change) => kept.push(change)} />);
-  fireEvent.click(screen.getByRole('button', { name: `More of ${line.name}` }));
+  await press(`More of ${line.name}`);
   return within(await screen.findByRole('dialog'));
 }
-
-type Dialog = Awaited<ReturnType<typeof open>>;
-const choose = (dialog: Dialog, label: string, option: string | RegExp) => {
-  fireEvent.mouseDown(dialog.getByLabelText(label));
-  fireEvent.click(screen.getByRole('option', { name: option }));
-};
-const type = (dialog: Dialog, label: string, text: string) =>
-  fireEvent.change(dialog.getByLabelText(label), { target: { value: text } });
-const press = (dialog: Dialog, name: string) => fireEvent.click(dialog.getByRole('button', { name }));
 
 describe('further rules of a line', () => {
   it.each([
@@ -38,20 +31,21 @@ describe('further rules of a line', () => {
     ['they run on', false, 'every 40 days, rest or not'],
   ])('say whether days wait while the machine rests: %s', async (option, inUse, words) => {
     const dialog = await open();
-    choose(dialog, 'A further rule', 'Every so many days, in use or by the calendar');
-    type(dialog, 'Every so many days', '40');
-    choose(dialog, 'While the machine rests', option);
-    press(dialog, 'Add the rule');
+    await choose('A further rule', 'Every so many days, in use or by the calendar', dialog);
+    await type('Every so many days', '40', dialog);
+    await choose('While the machine rests', option, dialog);
+    await press('Add the rule', dialog);
     expect(dialog.getByText(words)).toBeDefined();
-    press(dialog, 'Keep');
+    await press('Keep', dialog);
+    await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept).toMatchObject([{ others: [{ kind: 'everyCalendar', count: 40, unit: 'day', inUse }] }]);
   });
 
   it('say in a sentence what is wrong with a figure, and keep what was typed', async () => {
     const dialog = await open();
-    choose(dialog, 'A further rule', 'Every so many days, in use or by the calendar');
-    type(dialog, 'Every so many days', 'often');
-    press(dialog, 'Add the rule');
+    await choose('A further rule', 'Every so many days, in use or by the calendar', dialog);
+    await type('Every so many days', 'often', dialog);
+    await press('Add the rule', dialog);
     expect(dialog.getByText('Give the days as a whole number, such as 7.')).toBeDefined();
     expect(dialog.getByLabelText<HTMLInputElement>('Every so many days').value).toBe('often');
     expect(kept).toEqual([]);
@@ -60,27 +54,43 @@ describe('further rules of a line', () => {
   it('tell what lateness usually costs, and take what the crew lead says instead', async () => {
     const dialog = await open();
     expect(dialog.getByText('As usual for its component (care)')).toBeDefined();
-    choose(dialog, 'What lateness costs', /^Wear/);
-    press(dialog, 'Keep');
+    await choose('What lateness costs', /^Wear/, dialog);
+    await press('Keep', dialog);
+    await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept).toMatchObject([{ consequence: 'wear' }]);
   });
 
   it('let what was said be taken back', async () => {
     const dialog = await open({ ...LINE, components: ['engineOil'], consequence: 'care' });
-    choose(dialog, 'What lateness costs', 'As usual for its component (ruin)');
-    press(dialog, 'Keep');
+    await choose('What lateness costs', 'As usual for its component (ruin)', dialog);
+    await press('Keep', dialog);
+    await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept).toMatchObject([{ consequence: null }]);
   });
 
   it('name the other lines of the book, not the line itself, to go with', async () => {
     const dialog = await open();
-    choose(dialog, 'A further rule', 'Each n-th time another line is done');
-    fireEvent.mouseDown(dialog.getByLabelText('Other line'));
+    await choose('A further rule', 'Each n-th time another line is done', dialog);
+    await userEvent.click(dialog.getByLabelText('Other line'));
     expect(screen.getAllByRole('option').map(({ textContent }) => textContent)).toEqual(['Engine oil']);
-    fireEvent.click(screen.getByRole('option', { name: 'Engine oil' }));
-    type(dialog, 'Each n-th time', '3');
-    press(dialog, 'Add the rule');
-    press(dialog, 'Keep');
+    await userEvent.click(screen.getByRole('option', { name: 'Engine oil' }));
+    await type('Each n-th time', '3', dialog);
+    await press('Add the rule', dialog);
+    await press('Keep', dialog);
+    await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept).toMatchObject([{ others: [{ kind: 'everyNth', n: 3, itemId: 'Engine oil' }] }]);
+  });
+
+  it('are not kept with a figure that is none, and say so at its field', async () => {
+    const dialog = await open();
+    const label = 'Ripe so many days before (empty: a tenth, 1 to 14)';
+    await type(label, 'a week', dialog);
+    await press('Keep', dialog);
+    await waitFor(() => expect(dialog.getByLabelText(label)).toBeInvalid());
+    expect(dialog.getByLabelText(label)).toHaveValue('a week');
+    expect(kept).toEqual([]);
+    await type(label, '7', dialog);
+    await press('Keep', dialog);
+    await waitFor(() => expect(kept).toMatchObject([{ windowDays: 7, windowHours: null }]));
   });
 });

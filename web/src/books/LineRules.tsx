@@ -1,17 +1,23 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { LineRulesDto } from '@yugator/contracts';
 import { consequenceOf, CONSEQUENCES } from '@yugator/core';
+import type { Trigger } from '@yugator/core';
 import { useState } from 'react';
+import { useController } from 'react-hook-form';
+import type { UseFormReturn } from 'react-hook-form';
 import { Choose, choicesOf } from '../form/Choose.js';
 import { DialogButton } from '../form/DialogButton.js';
+import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
+import { useDtoForm } from '../form/useDtoForm.js';
+import { Caution } from '../page/Caution.js';
 import { triggerWords } from '../schedule/triggerWords.js';
-import { parseFigure } from '../words/figures.js';
 import type { BookDraft, DraftLine } from './bookDraft.js';
 import { CONSEQUENCE_WORDS } from './bookWords.js';
 import styles from './books.module.css';
-import { EMPTY, Figure, KINDS, otherLines, RuleFields, ruleOf } from './RuleFields.js';
+import { EMPTY, KINDS, otherLines, RuleFields, ruleOf } from './RuleFields.js';
 import type { Typed } from './RuleFields.js';
 
 function usualConsequence({ action, components }: DraftLine): string {
@@ -24,51 +30,26 @@ interface Props {
   readonly onChange: (change: Partial<DraftLine>) => void;
 }
 
-function textOf(figure: number | null): string {
-  return figure === null ? '' : String(figure);
-}
-
-function figureOf(text: string): number | null {
-  return text.trim() === '' ? null : parseFigure(text);
-}
-
-function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => void }) {
-  const [others, setOthers] = useState(line.others);
-  const [reference, setReference] = useState(line.reference);
-  const [note, setNote] = useState(line.note);
-  const [renews, setRenews] = useState(line.renews);
-  const [window, setWindow] = useState({ hours: textOf(line.windowHours), days: textOf(line.windowDays) });
-  const [consequence, setConsequence] = useState(line.consequence);
+/** The rules that no column holds: those of the line, and a further one to be typed. */
+function FurtherRules({
+  line,
+  draft,
+  others,
+  onChange,
+}: Pick<Props, 'line' | 'draft'> & { others: readonly Trigger[]; onChange: (others: Trigger[]) => void }) {
   const [typed, setTyped] = useState<Typed>(EMPTY);
   const [problem, setProblem] = useState<string | null>(null);
   const add = () => {
     const rule = ruleOf(typed, draft.meter);
     setProblem(typeof rule === 'string' ? rule : null);
-    if (typeof rule !== 'string') setOthers([...others, rule]);
+    if (typeof rule !== 'string') onChange([...others, rule]);
   };
   return (
-    <FormDialog
-      title={`${line.name || 'This line'}: further rules, reference and note`}
-      problem={problem}
-      problemTitle="Not yet"
-      submitWord="Keep"
-      pending={false}
-      onSubmit={() => {
-        const [windowHours, windowDays] = [figureOf(window.hours), figureOf(window.days)];
-        if (Number.isNaN(windowHours) || Number.isNaN(windowDays)) {
-          setProblem('Give the hours and days of the window as figures, or leave them empty.');
-          return;
-        }
-        const words = { reference: reference.trim(), note: note.trim() };
-        onChange({ others, renews, windowHours, windowDays, consequence, ...words });
-        onDone();
-      }}
-      onLeave={onDone}
-    >
+    <>
       {others.map((rule, index) => (
         <p key={index}>
           {triggerWords(rule, (name) => name)}{' '}
-          <Button size="small" onClick={() => setOthers(others.filter((_rule, each) => each !== index))}>
+          <Button size="small" onClick={() => onChange(others.filter((_rule, each) => each !== index))}>
             Take out
           </Button>
         </p>
@@ -85,32 +66,47 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
         draft={draft}
         onType={(change) => setTyped({ ...typed, ...change })}
       />
+      {problem ? (
+        <Caution title="Not yet">
+          <p>{problem}</p>
+        </Caution>
+      ) : null}
       <Button onClick={add}>Add the rule</Button>
+    </>
+  );
+}
+
+/** What doing a line renews besides the weaker ones on its component, and what lateness of it costs. */
+function LineChoices({
+  form,
+  line,
+  draft,
+}: Pick<Props, 'line' | 'draft'> & { form: UseFormReturn<LineRulesDto> }) {
+  const renews = useController({ control: form.control, name: 'renews' });
+  const consequence = useController({ control: form.control, name: 'consequence' });
+  return (
+    <>
       <TextField
         label="Doing it does these as well"
         select
-        value={renews}
-        onChange={(event) => setRenews([event.target.value].flat())}
+        value={renews.field.value}
+        onChange={(event) => renews.field.onChange([event.target.value].flat())}
+        error={renews.fieldState.error !== undefined}
         slotProps={{ select: { multiple: true }, inputLabel: { shrink: true } }}
-        helperText="Besides the weaker ones on its component: replacing is more than cleaning, cleaning more than looking"
+        helperText={
+          renews.fieldState.error?.message ??
+          'Besides the weaker ones on its component: replacing is more than cleaning, cleaning more than looking'
+        }
       >
         {otherLines(draft, line)}
       </TextField>
-      <Figure
-        label="Ripe so many hours before (empty: a tenth, 1 to 10 h)"
-        value={window.hours}
-        onType={(hours) => setWindow({ ...window, hours })}
-      />
-      <Figure
-        label="Ripe so many days before (empty: a tenth, 1 to 14)"
-        value={window.days}
-        onType={(days) => setWindow({ ...window, days })}
-      />
       <TextField
         label="What lateness costs"
         select
-        value={consequence ?? ''}
-        onChange={(event) => setConsequence(CONSEQUENCES.find((each) => each === event.target.value) ?? null)}
+        value={consequence.field.value ?? ''}
+        onChange={(event) =>
+          consequence.field.onChange(CONSEQUENCES.find((each) => each === event.target.value) ?? null)
+        }
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
         helperText="Decides what comes first among what is late"
       >
@@ -121,20 +117,49 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
           </MenuItem>
         ))}
       </TextField>
-      <TextField
-        label="Where the book says so"
-        placeholder="engine book, p. 31"
-        value={reference}
-        onChange={(event) => setReference(event.target.value)}
-        slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+    </>
+  );
+}
+
+function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => void }) {
+  const [others, setOthers] = useState(line.others);
+  const { renews, reference, note, windowHours, windowDays, consequence } = line;
+  const form = useDtoForm(LineRulesDto, {
+    renews: [...renews],
+    reference,
+    note,
+    windowHours,
+    windowDays,
+    consequence,
+  });
+  return (
+    <FormDialog
+      title={`${line.name || 'This line'}: further rules, reference and note`}
+      problem={form.problem}
+      submitWord="Keep"
+      pending={false}
+      onSubmit={form.handleSubmit((kept) => {
+        onChange({ ...kept, others, consequence: kept.consequence ?? null });
+        onDone();
+      })}
+      onLeave={onDone}
+    >
+      <FurtherRules line={line} draft={draft} others={others} onChange={setOthers} />
+      <Field
+        form={form}
+        name="windowHours"
+        label="Ripe so many hours before (empty: a tenth, 1 to 10 h)"
+        figure="optional"
       />
-      <TextField
-        label="How the shop reads it"
-        value={note}
-        multiline
-        onChange={(event) => setNote(event.target.value)}
-        slotProps={{ htmlInput: { maxLength: 300 } }}
+      <Field
+        form={form}
+        name="windowDays"
+        label="Ripe so many days before (empty: a tenth, 1 to 14)"
+        figure="optional"
       />
+      <LineChoices form={form} line={line} draft={draft} />
+      <Field form={form} name="reference" label="Where the book says so" placeholder="engine book, p. 31" />
+      <Field form={form} name="note" label="How the shop reads it" multiline />
     </FormDialog>
   );
 }

@@ -1,5 +1,5 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { StockActDto } from '@yugator/contracts';
+import { StockActDto, UpdateParticipationDto } from '@yugator/contracts';
 import { ApiProblem, Unreachable } from '../api/problem.js';
 import { Field } from './Field.js';
 import { useDtoForm } from './useDtoForm.js';
@@ -57,5 +57,27 @@ describe('a form', () => {
     render(<Form send={() => undefined} error={new Unreachable(null)} />);
     fireEvent.click(screen.getByText('Refuse'));
     await screen.findByText(/cannot be reached/);
+  });
+
+  it('says above itself what is wrong with something that has no field in it', async () => {
+    function Part() {
+      const form = useDtoForm(UpdateParticipationDto, {
+        participation: [{ seasonId: 'summer', hoursPerWeek: 8 }],
+        version: 1,
+      });
+      return (
+        <form onSubmit={(event) => void form.handleSubmit(() => undefined)(event)}>
+          <Field form={form} name="participation.0.hoursPerWeek" label="Hours" figure />
+          <p>{form.problem}</p>
+          <button>Save</button>
+        </form>
+      );
+    }
+    render(<Part />);
+    fireEvent.change(screen.getByLabelText('Hours'), { target: { value: 'some' } });
+    fireEvent.click(screen.getByText('Save'));
+    // One fault stands at its field, the other where it can be seen.
+    expect(await screen.findByText('Choose the season.')).toBeDefined();
+    expect(screen.getByLabelText('Hours').getAttribute('aria-invalid')).toBe('true');
   });
 });

@@ -1,4 +1,5 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { isRecord } from '@yugator/core';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { DefaultValues, FieldValues, Path, UseFormReturn } from 'react-hook-form';
@@ -22,6 +23,16 @@ interface DtoForm<T extends FieldValues> extends UseFormReturn<T> {
   clearProblem(): void;
 }
 
+/** The sentences of faults that stand at no field of the form: nobody would see them there. */
+function unseenFaults(errors: object): string[] {
+  return Object.entries(errors).flatMap(([name, fault]: [string, unknown]) => {
+    if (!isRecord(fault))
+      return Array.isArray(fault) ? fault.flatMap((each) => unseenFaults(each ?? {})) : [];
+    if (typeof fault['message'] !== 'string') return name === 'ref' ? [] : unseenFaults(fault);
+    return fault['ref'] === undefined ? [fault['message']] : [];
+  });
+}
+
 /** A form checked by the same class that the server checks it by. */
 export function useDtoForm<T extends FieldValues>(
   dto: new () => T,
@@ -33,6 +44,11 @@ export function useDtoForm<T extends FieldValues>(
     ...form,
     problem,
     clearProblem: () => setProblem(null),
+    handleSubmit: (onValid, onInvalid) =>
+      form.handleSubmit(onValid, (errors, event) => {
+        setProblem(unseenFaults(errors).join(' ') || null);
+        return onInvalid?.(errors, event);
+      }),
     refuse(error) {
       const faults = error instanceof ApiProblem ? error.faults : [];
       const known = faults.filter(({ pointer }) => form.getValues(fieldOf<T>(pointer)) !== undefined);

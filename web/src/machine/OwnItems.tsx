@@ -1,63 +1,25 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
+import { OwnItemFieldsDto, SettledComponentsDto } from '@yugator/contracts';
 import type { BookItemDto, BookItemFieldsDto, MachineDetailDto, UpdateOwnItemsDto } from '@yugator/contracts';
-import { ACTIONS } from '@yugator/core';
-import type { Component, Trigger } from '@yugator/core';
-import { useState } from 'react';
+import { ACTIONS, withIntervals } from '@yugator/core';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { ACTION_WORDS } from '../books/bookWords.js';
-import { ComponentsPick } from '../component/ComponentPick.js';
+import { ComponentsField } from '../component/ComponentsField.js';
 import { DialogButton } from '../form/DialogButton.js';
+import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
+import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { ruleWords } from '../schedule/triggerWords.js';
-import { parseFigure } from '../words/figures.js';
 
-/** An item as it is typed. */
-interface Typed {
-  readonly name: string;
-  readonly action: BookItemFieldsDto['action'];
-  readonly components: readonly Component[];
-  readonly hours: string;
-  readonly months: string;
-  readonly days: string;
-  readonly minutes: string;
-}
-
-const EMPTY: Typed = {
-  name: '',
-  action: 'inspect',
-  components: [],
-  hours: '',
-  months: '',
-  days: '',
-  minutes: '10',
-};
-
-function intervalsOf({ hours, months, days }: Typed): Trigger[] {
-  const calendar = (text: string, unit: 'day' | 'month'): Trigger[] =>
-    text.trim() === '' ? [] : [{ kind: 'everyCalendar', count: parseFigure(text), unit, inUse: null }];
-  return [
-    ...(hours.trim() === ''
-      ? []
-      : [{ kind: 'everyHours', hours: parseFigure(hours), meter: 'engine', grid: null } as const]),
-    ...calendar(months, 'month'),
-    ...calendar(days, 'day'),
-  ];
-}
-
-function itemOf(typed: Typed): BookItemFieldsDto {
-  const { name, action, components, minutes } = typed;
+function itemOf({ hours, days, months, ...fields }: OwnItemFieldsDto): BookItemFieldsDto {
   return {
-    name,
-    action,
-    components: [...components],
-    triggers: intervalsOf(typed),
+    ...fields,
+    triggers: withIntervals([], { meter: 'engine', hours, days, months }),
     renews: [],
-    minutes: parseFigure(minutes),
     reference: '',
     note: '',
     windowHours: null,
@@ -82,52 +44,50 @@ function useOwnItems(machine: MachineDetailDto, done: string, onDone?: () => voi
 }
 
 function ItemForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
-  const [typed, setTyped] = useState<Typed>(EMPTY);
+  const form = useDtoForm(OwnItemFieldsDto, {
+    name: '',
+    action: 'inspect',
+    components: [],
+    hours: null,
+    months: null,
+    days: null,
+    minutes: 10,
+  });
   const write = useOwnItems(machine, 'item added', onDone);
-  const field = (key: Exclude<keyof Typed, 'action' | 'components'>, label: string, example = '') => (
-    <TextField
-      label={label}
-      placeholder={example}
-      value={typed[key]}
-      onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
-      slotProps={{ htmlInput: { autoComplete: 'off' }, inputLabel: { shrink: true } }}
+  const interval = (name: 'hours' | 'months' | 'days', of: string, placeholder: string) => (
+    <Field
+      form={form}
+      name={name}
+      label={`Every so many ${of}`}
+      figure="optional"
+      placeholder={placeholder}
     />
   );
   return (
     <FormDialog
       title={`${machine.tag}: an item of its own`}
-      problem={write.error ? sentenceOf(write.error) : null}
+      problem={form.problem}
       submitWord="Add"
       pending={write.isPending}
-      onSubmit={() => write.mutate([...machine.ownItems, itemOf(typed)])}
+      onSubmit={form.handleSubmit((typed) =>
+        write.mutate([...machine.ownItems, itemOf(typed)], { onError: form.refuse }),
+      )}
       onLeave={onDone}
     >
-      {field('name', 'Item', 'Beacon and decals: look over')}
-      <TextField
-        label="What is done"
-        select
-        value={typed.action}
-        onChange={(event) =>
-          setTyped({ ...typed, action: ACTIONS.find((action) => action === event.target.value) ?? 'inspect' })
-        }
-      >
+      <Field form={form} name="name" label="Item" placeholder="Beacon and decals: look over" />
+      <Field form={form} name="action" label="What is done" select defaultValue="inspect">
         {ACTIONS.map((action) => (
           <MenuItem key={action} value={action}>
             {ACTION_WORDS[action]}
           </MenuItem>
         ))}
-      </TextField>
-      <ComponentsPick
-        label="Done to"
-        machineClass={machine.machineClass}
-        value={typed.components}
-        onChange={(components) => setTyped({ ...typed, components })}
-      />
+      </Field>
+      <ComponentsField form={form} name="components" machineClass={machine.machineClass} />
       <p className="soft">At least one interval; with several, the first to come counts.</p>
-      {field('hours', 'Every so many hours', '50')}
-      {field('months', 'Every so many months', '12')}
-      {field('days', 'Every so many days', '7')}
-      {field('minutes', 'Minutes')}
+      {interval('hours', 'hours', '50')}
+      {interval('months', 'months', '12')}
+      {interval('days', 'days', '7')}
+      <Field form={form} name="minutes" label="Minutes" figure />
     </FormDialog>
   );
 }
@@ -142,31 +102,24 @@ function SettleForm({
   item: BookItemDto;
   onDone: () => void;
 }) {
-  const [components, setComponents] = useState<Component[]>([]);
-  const [isMissing, setMissing] = useState(false);
+  const form = useDtoForm(SettledComponentsDto, { components: [] });
   const write = useOwnItems(machine, 'item settled', onDone);
-  const keep = () => {
-    setMissing(components.length === 0);
-    if (components.length)
-      write.mutate(machine.ownItems.map((each) => (each.id === item.id ? { ...each, components } : each)));
-  };
   return (
     <FormDialog
       title={`${machine.tag}: ${item.name}`}
-      problem={write.error ? sentenceOf(write.error) : null}
+      problem={form.problem}
       submitWord="Keep"
       pending={write.isPending}
-      onSubmit={keep}
+      onSubmit={form.handleSubmit(({ components }) =>
+        write.mutate(
+          machine.ownItems.map((each) => (each.id === item.id ? { ...each, components } : each)),
+          { onError: form.refuse },
+        ),
+      )}
       onLeave={onDone}
     >
       <p>It was done to “{item.component}”.</p>
-      <ComponentsPick
-        label="Done to"
-        machineClass={machine.machineClass}
-        fault={isMissing && components.length === 0 ? 'Choose what it is done to.' : undefined}
-        value={components}
-        onChange={setComponents}
-      />
+      <ComponentsField form={form} name="components" machineClass={machine.machineClass} />
     </FormDialog>
   );
 }

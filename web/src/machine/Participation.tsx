@@ -1,70 +1,56 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import type { MachineDetailDto, SeasonsDto, UpdateParticipationDto } from '@yugator/contracts';
-import { useState } from 'react';
+import { ParticipationDto, UpdateParticipationDto } from '@yugator/contracts';
+import type { MachineDetailDto, SeasonsDto } from '@yugator/contracts';
+import { useFieldArray } from 'react-hook-form';
 import { Link } from 'react-router';
-import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
+import { Field } from '../form/Field.js';
+import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { seasonQueries } from '../season/seasonQueries.js';
-import { intervalWords, parseFigure } from '../words/figures.js';
+import { intervalWords } from '../words/figures.js';
 
-const MOST_HOURS = 168;
-
-/** Hours typed for each season; seasons that the machine does not take part in are missing. */
-type Typed = Readonly<Record<string, string>>;
-
-function typedOf(machine: MachineDetailDto): Typed {
-  return Object.fromEntries(machine.participation.map((part) => [part.seasonId, String(part.hoursPerWeek)]));
-}
-
-function faultOf(typed: string | undefined): string | null {
-  if (typed === undefined) return null;
-  const hours = parseFigure(typed);
-  return Number.isFinite(hours) && hours >= 0 && hours <= MOST_HOURS
-    ? null
-    : 'Give the planned hours a week, such as 8.';
+/** A part in a season whose hours nobody has typed yet. */
+function partIn(seasonId: string): ParticipationDto {
+  return { ...Object.assign(new ParticipationDto(), { seasonId }) };
 }
 
 function ParticipationForm({
   machine,
   seasons,
-}: {
-  machine: MachineDetailDto;
-  seasons: SeasonsDto['seasons'];
-}) {
+}: { machine: MachineDetailDto } & Pick<SeasonsDto, 'seasons'>) {
   const say = useNotice();
-  const [typed, setTyped] = useState<Typed>(() => typedOf(machine));
-  const [tried, setTried] = useState(false);
+  const form = useDtoForm(UpdateParticipationDto, {
+    participation: machine.participation.map(({ seasonId, hoursPerWeek }) => ({ seasonId, hoursPerWeek })),
+    version: machine.version,
+  });
+  const parts = useFieldArray({ control: form.control, name: 'participation' });
   const update = useWrite<MachineDetailDto, UpdateParticipationDto>(
     (body) => ({ method: 'PUT', path: `/machines/${machine.id}/seasons`, body }),
     ['machines', 'seasons'],
-    (saved) => say(`${saved.tag}: seasons saved.`),
+    ({ tag, participation, version }) => {
+      form.reset({ participation, version });
+      form.clearProblem();
+      say(`${tag}: seasons saved.`);
+    },
   );
-  const save = () => {
-    setTried(true);
-    if (Object.values(typed).some((hours) => faultOf(hours) !== null)) return;
-    update.mutate({
-      version: machine.version,
-      participation: Object.entries(typed).map(([seasonId, hours]) => ({
-        seasonId,
-        hoursPerWeek: parseFigure(hours),
-      })),
-    });
-  };
-  const without = (id: string) => Object.fromEntries(Object.entries(typed).filter(([own]) => own !== id));
   return (
-    <>
-      {update.error ? <Caution title="Not saved">{<p>{sentenceOf(update.error)}</p>}</Caution> : null}
+    <form
+      noValidate
+      style={{ display: 'grid', gap: 8 }}
+      onSubmit={(event) =>
+        void form.handleSubmit((typed) => update.mutate(typed, { onError: form.refuse }))(event)
+      }
+    >
+      {form.problem ? <Caution title="Not saved">{<p>{form.problem}</p>}</Caution> : null}
       {seasons.map(({ id, name }) => {
-        const hours = typed[id];
-        const fault = tried ? faultOf(hours) : null;
+        const index = parts.fields.findIndex(({ seasonId }) => seasonId === id);
         return (
           <div key={id} style={{ display: 'flex', flexWrap: 'wrap', gap: 12, alignItems: 'center' }}>
             <FormControlLabel
@@ -72,31 +58,30 @@ function ParticipationForm({
               sx={{ minWidth: 180 }}
               control={
                 <Checkbox
-                  checked={hours !== undefined}
-                  onChange={(_event, on) => setTyped(on ? { ...typed, [id]: '' } : without(id))}
+                  checked={index >= 0}
+                  onChange={(_event, on) => (on ? parts.append(partIn(id)) : parts.remove(index))}
                 />
               }
             />
-            {hours === undefined ? null : (
-              <TextField
+            {index < 0 ? null : (
+              <Field
+                key={parts.fields[index]?.id}
+                form={form}
+                name={`participation.${index}.hoursPerWeek`}
                 fullWidth={false}
                 label={`Hours a week in ${name}`}
-                value={hours}
-                onChange={(event) => setTyped({ ...typed, [id]: event.target.value })}
-                error={fault !== null}
-                helperText={fault}
-                slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+                figure
               />
             )}
           </div>
         );
       })}
       <div>
-        <Button variant="contained" color="primary" loading={update.isPending} onClick={save}>
+        <Button type="submit" variant="contained" color="primary" loading={update.isPending}>
           Save its seasons
         </Button>
       </div>
-    </>
+    </form>
   );
 }
 

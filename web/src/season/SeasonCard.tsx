@@ -1,24 +1,26 @@
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import TextField from '@mui/material/TextField';
-import type { UpdateSeasonsDto } from '@yugator/contracts';
+import type { SeasonYearDto, UpdateSeasonsDto } from '@yugator/contracts';
 import { addDays, parseCivilDate, seasonInYear, seasonYearFault } from '@yugator/core';
 import type { SeasonYear, SeasonYearFault } from '@yugator/core';
+import { useController } from 'react-hook-form';
+import type { UseFormReturn } from 'react-hook-form';
 import { DayPicker } from '../form/DayPicker.js';
+import { Field } from '../form/Field.js';
 import { dayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import styles from './season.module.css';
 
-type Draft = UpdateSeasonsDto['seasons'][number];
-type Year = Draft['years'][number];
+type Year = SeasonYearDto;
 
 interface Props {
-  readonly season: Draft;
+  readonly form: UseFormReturn<UpdateSeasonsDto>;
+  /** which season of the form */
+  readonly index: number;
   /** tags of the machines that take part */
   readonly machines: readonly string[];
   readonly mayChange: boolean;
   readonly thisYear: number;
-  readonly onChange: (season: Draft) => void;
   readonly onDrop: () => void;
 }
 
@@ -41,8 +43,8 @@ function faultOf(year: Year): string | null {
 }
 
 /** The year after the last one that is set, with the same days. */
-function yearAfter(season: Draft, thisYear: number): Year {
-  const years = season.years.flatMap((year) => parsed(year) ?? []);
+function yearAfter(set: readonly Year[], thisYear: number): Year {
+  const years = set.flatMap((year) => parsed(year) ?? []);
   const year = Math.max(thisYear, ...years.map((each) => each.year + 1));
   const days = seasonInYear({ id: '', name: '', years }, year);
   return days ?? { year, firstDay: `${year}-04-01`, lastDay: `${year}-10-31` };
@@ -55,40 +57,41 @@ function shifted(year: Year, days: number): Year {
     : year;
 }
 
-function YearRow({
-  year,
-  name,
-  onChange,
-  onDrop,
-}: {
-  year: Year;
-  name: string;
-  onChange: (year: Year) => void;
-  onDrop: (() => void) | null;
-}) {
-  const fault = faultOf(year);
-  const word = `${name || 'the season'} ${year.year}`;
+interface YearProps {
+  readonly form: Props['form'];
+  readonly name: `seasons.${number}.years.${number}`;
+  /** "Mowing 2027" */
+  readonly word: string;
+  readonly onDrop: (() => void) | null;
+}
+
+function YearRow({ form, name, word, onDrop }: YearProps) {
+  const first = useController({ control: form.control, name: `${name}.firstDay` });
+  const last = useController({ control: form.control, name: `${name}.lastDay` });
+  const year = form.watch(name);
+  const fault = faultOf(year) ?? first.fieldState.error?.message ?? last.fieldState.error?.message;
+  const shift = (days: number) => form.setValue(name, shifted(year, days), { shouldDirty: true });
   return (
     <div className={styles.yearRow}>
       <b className="fig">{year.year}</b>
       <DayPicker
         fullWidth={false}
         label={`First day of ${word}`}
-        value={year.firstDay}
-        onChange={(firstDay) => onChange({ ...year, firstDay })}
-        fault={fault ?? undefined}
+        value={first.field.value}
+        onChange={first.field.onChange}
+        fault={fault}
       />
       <DayPicker
         fullWidth={false}
         label={`Last day of ${word}`}
-        value={year.lastDay}
-        onChange={(lastDay) => onChange({ ...year, lastDay })}
-        fault={fault ? ' ' : undefined}
+        value={last.field.value}
+        onChange={last.field.onChange}
+        fault={fault && ' '}
       />
-      <Button size="small" onClick={() => onChange(shifted(year, -7))} aria-label={`−1 week: ${word}`}>
+      <Button size="small" onClick={() => shift(-7)} aria-label={`−1 week: ${word}`}>
         −1 week
       </Button>
-      <Button size="small" onClick={() => onChange(shifted(year, 7))} aria-label={`+1 week: ${word}`}>
+      <Button size="small" onClick={() => shift(7)} aria-label={`+1 week: ${word}`}>
         +1 week
       </Button>
       {onDrop ? (
@@ -100,41 +103,36 @@ function YearRow({
   );
 }
 
+function takePartWords(machines: readonly string[]): string {
+  return `${countWords(machines.length, 'machine')} ${machines.length === 1 ? 'takes' : 'take'} part`;
+}
+
 /** One season: its name, its days year by year, and who takes part. */
-export function SeasonCard({ season, machines, mayChange, thisYear, onChange, onDrop }: Props) {
-  const { name, years } = season;
-  const setYear = (index: number, year: Year) =>
-    onChange({ ...season, years: years.map((each, own) => (own === index ? year : each)) });
+export function SeasonCard({ form, index, machines, mayChange, thisYear, onDrop }: Props) {
+  const { name, years } = form.watch(`seasons.${index}`);
+  const setYears = (next: Year[]) => form.setValue(`seasons.${index}.years`, next, { shouldDirty: true });
+  const next = yearAfter(years, thisYear);
   return (
     <section className={styles.card} aria-label={name || 'New season'}>
       {mayChange ? (
-        <TextField
+        <Field
+          form={form}
+          name={`seasons.${index}.name`}
           fullWidth={false}
           label="Season"
-          value={name}
-          onChange={(event) => onChange({ ...season, name: event.target.value })}
-          error={name.trim() === ''}
-          helperText={
-            name.trim() === ''
-              ? 'Name it, such as Mowing.'
-              : `${countWords(machines.length, 'machine')} ${machines.length === 1 ? 'takes' : 'take'} part`
-          }
+          hint={takePartWords(machines)}
         />
       ) : (
         <h2>{name}</h2>
       )}
-      {years.map((year, index) =>
+      {years.map((year, at) =>
         mayChange ? (
           <YearRow
             key={year.year}
-            year={year}
-            name={name}
-            onChange={(changed) => setYear(index, changed)}
-            onDrop={
-              years.length > 1
-                ? () => onChange({ ...season, years: years.filter((_each, own) => own !== index) })
-                : null
-            }
+            form={form}
+            name={`seasons.${index}.years.${at}`}
+            word={`${name || 'the season'} ${year.year}`}
+            onDrop={years.length > 1 ? () => setYears(years.toSpliced(at, 1)) : null}
           />
         ) : (
           <p key={year.year}>
@@ -144,11 +142,8 @@ export function SeasonCard({ season, machines, mayChange, thisYear, onChange, on
       )}
       {mayChange ? (
         <div className={styles.acts}>
-          <Button
-            size="small"
-            onClick={() => onChange({ ...season, years: [...years, yearAfter(season, thisYear)] })}
-          >
-            Set days for {yearAfter(season, thisYear).year}
+          <Button size="small" onClick={() => setYears([...years, next])}>
+            Set days for {next.year}
           </Button>
           {machines.length === 0 ? (
             <Button size="small" onClick={onDrop}>

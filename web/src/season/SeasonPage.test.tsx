@@ -5,11 +5,13 @@ import { showTo, wire } from '../testing/wire.js';
 import type { Wire } from '../testing/wire.js';
 import { SeasonPage } from './SeasonPage.js';
 
+const MOWING_ID = '00000000-0000-7000-8000-0000000000a1';
+
 const MOWING: SeasonsDto = {
   version: 3,
   seasons: [
     {
-      id: 's',
+      id: MOWING_ID,
       name: 'Mowing',
       machines: ['M-07'],
       years: [{ year: 2027, firstDay: '2027-03-24', lastDay: '2027-10-24' }],
@@ -46,7 +48,7 @@ describe('the seasons of the site', () => {
       version: 3,
       seasons: [
         {
-          id: 's',
+          id: MOWING_ID,
           name: 'Mowing',
           years: [
             { year: 2027, firstDay: '2027-03-24', lastDay: '2027-10-24' },

@@ -1,9 +1,10 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import type { SeasonsDto, UpdateSeasonsDto } from '@yugator/contracts';
-import { useState } from 'react';
-import { sentenceOf } from '../api/problem.js';
+import { UpdateSeasonsDto } from '@yugator/contracts';
+import type { SeasonFieldsDto, SeasonsDto } from '@yugator/contracts';
+import { useFieldArray } from 'react-hook-form';
 import { useWrite } from '../api/useWrite.js';
+import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
@@ -15,14 +16,12 @@ import { seasonQueries } from './seasonQueries.js';
 import styles from './season.module.css';
 import { YearLine } from './YearLine.js';
 
-type Draft = UpdateSeasonsDto['seasons'];
-
-function draftOf(data: SeasonsDto): Draft {
-  return data.seasons.map(({ id, name, years }) => ({ id, name, years }));
+function draftOf({ seasons, version }: SeasonsDto): UpdateSeasonsDto {
+  return { seasons: seasons.map(({ id, name, years }) => ({ id, name, years })), version };
 }
 
 /** A season begun by the crew lead: the mowing of this year, to be put right. */
-function newSeason(year: number): Draft[number] {
+function newSeason(year: number): SeasonFieldsDto {
   return { name: '', years: [{ year, firstDay: `${year}-04-01`, lastDay: `${year}-10-31` }] };
 }
 
@@ -30,65 +29,69 @@ function SeasonsForm({ data, mayChange }: { data: SeasonsDto; mayChange: boolean
   const { today } = useSession();
   const say = useNotice();
   const thisYear = Number(today.slice(0, 4));
-  const [draft, setDraft] = useState<Draft>(() => draftOf(data));
-  const [base, setBase] = useState(data.version);
+  const form = useDtoForm(UpdateSeasonsDto, draftOf(data));
+  const cards = useFieldArray({ control: form.control, name: 'seasons', keyName: 'key' });
+  const [seasons, base] = form.watch(['seasons', 'version']);
   const update = useWrite<SeasonsDto, UpdateSeasonsDto>(
     (body) => ({ method: 'PUT', path: '/seasons', body }),
     ['seasons', 'machines'],
     (saved) => {
-      setBase(saved.version);
-      setDraft(draftOf(saved));
+      form.reset(draftOf(saved));
+      form.clearProblem();
       say('Seasons saved.');
     },
   );
-  const machinesOf = (id: string | undefined) =>
-    data.seasons.find((season) => season.id === id)?.machines ?? [];
-  const isChanged = JSON.stringify(draft) !== JSON.stringify(draftOf(data));
+  const isChanged = JSON.stringify(seasons) !== JSON.stringify(draftOf(data).seasons);
   return (
-    <>
-      <YearLine seasons={draft} today={today} years={[thisYear, thisYear + 1, thisYear + 2]} />
+    <form
+      noValidate
+      onSubmit={(event) =>
+        void form.handleSubmit((typed) => update.mutate(typed, { onError: form.refuse }))(event)
+      }
+    >
+      <YearLine seasons={seasons} today={today} years={[thisYear, thisYear + 1, thisYear + 2]} />
       <div className={styles.cards}>
-        {draft.map((season, index) => (
+        {cards.fields.map((card, index) => (
           <SeasonCard
-            key={season.id ?? `new-${index}`}
-            season={season}
-            machines={machinesOf(season.id)}
+            key={card.key}
+            form={form}
+            index={index}
+            machines={data.seasons.find(({ id }) => id === card.id)?.machines ?? []}
             mayChange={mayChange}
             thisYear={thisYear}
-            onChange={(changed) => setDraft(draft.map((each, own) => (own === index ? changed : each)))}
-            onDrop={() => setDraft(draft.filter((_each, own) => own !== index))}
+            onDrop={() => cards.remove(index)}
           />
         ))}
       </div>
       {mayChange ? (
         <div className={styles.acts}>
-          {update.error ? <Caution title="Not saved">{<p>{sentenceOf(update.error)}</p>}</Caution> : null}
+          {form.problem ? <Caution title="Not saved">{<p>{form.problem}</p>}</Caution> : null}
           {base !== data.version && !update.isPending ? (
             <Caution title="Changed meanwhile" quiet>
               <p>Somebody else saved the seasons. Take over how they stand, then change them again.</p>
               <Button
                 onClick={() => {
-                  setDraft(draftOf(data));
-                  setBase(data.version);
+                  form.reset(draftOf(data));
+                  form.clearProblem();
                 }}
               >
                 Show how they stand now
               </Button>
             </Caution>
           ) : null}
-          <Button onClick={() => setDraft([...draft, newSeason(thisYear)])}>Add a season</Button>
+          <Button onClick={() => cards.append(newSeason(thisYear))}>Add a season</Button>
           <Button
+            type="submit"
             variant="contained"
             color="primary"
             disabled={!isChanged}
             loading={update.isPending}
-            onClick={() => update.mutate({ seasons: draft, version: base })}
           >
             Save the seasons
           </Button>
         </div>
       ) : null}
-    </>
+    </form>
   );
 }
 
