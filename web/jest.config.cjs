@@ -3,6 +3,8 @@ const preset = require('../jest.preset.cjs');
 module.exports = {
   ...preset,
   testEnvironment: 'jsdom',
+  // Typing as a person does takes its time, more so beside other tests.
+  testTimeout: 30_000,
   moduleNameMapper: {
     '\\.css$': '<rootDir>/src/testing/noStyles.cjs',
     '\\.md\\?raw$': '<rootDir>/src/testing/someWords.cjs',

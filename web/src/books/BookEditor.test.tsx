@@ -1,11 +1,17 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import type { BookDto, BookFieldsDto } from '@yugator/contracts';
+import { press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import type { Wire } from '../testing/wire.js';
 import { BookEditor } from './BookEditor.js';
 
+/** An id that stays the same for a name. */
+const idOf = (name: string) =>
+  `00000000-0000-7000-8000-${Buffer.from(name.slice(0, 6)).toString('hex').padStart(12, '0')}`;
+
 const line = (name: string, over: Partial<BookDto['items'][number]> = {}): BookDto['items'][number] => ({
-  id: `id of ${name}`,
+  id: idOf(name),
   name,
   action: 'replace',
   components: ['engineOil'],
@@ -35,7 +41,7 @@ let server: Wire;
 function open(book: BookDto | null = BOOK) {
   server = wire({}, ({ body }) => {
     const fields = body as BookFieldsDto;
-    const items = fields.items.map((item) => ({ ...item, id: item.id ?? `id of ${item.name}` }));
+    const items = fields.items.map((item) => ({ ...item, id: item.id ?? idOf(item.name) }));
     return { ...BOOK, ...fields, items, version: 5 };
   });
   showTo('crewLead', <BookEditor book={book} />);
@@ -80,8 +86,8 @@ describe('the chart of a book', () => {
     expect(screen.queryByText(/^Was “gadget”/)).toBeNull();
     await save();
     const [first, second] = sent();
-    expect(first?.items[1]).toMatchObject({ id: 'id of Gadget', components: [], component: 'gadget' });
-    expect(second?.items[1]).toMatchObject({ id: 'id of Gadget', components: ['lights'] });
+    expect(first?.items[1]).toMatchObject({ id: idOf('Gadget'), components: [], component: 'gadget' });
+    expect(second?.items[1]).toMatchObject({ id: idOf('Gadget'), components: ['lights'] });
     expect(second?.items[1]).not.toHaveProperty('component');
     // The second save stands on the version that the first one made.
     expect([first?.version, second?.version]).toEqual([4, 5]);
@@ -117,55 +123,57 @@ describe('the chart of a book', () => {
 });
 
 describe('a book that is refused', () => {
-  it('says so at the line that is wrong, and keeps what was typed', async () => {
-    open();
-    server.refuse({
-      title: 'Some fields need correcting.',
-      errors: [
-        {
-          pointer: '#/items/1/minutes',
-          code: 'isInt',
-          detail: 'Give the minutes as a whole number, such as 30.',
-        },
-        { pointer: '#/items/1/name', code: 'repeated', detail: 'Two lines have this name.' },
-      ],
-    });
-    fireEvent.change(screen.getByLabelText('Minutes: Gadget'), { target: { value: 'a while' } });
-    await save();
+  it('says so at the line that is wrong before anything is sent, and keeps what was typed', async () => {
+    open({ ...BOOK, items: [...BOOK.items, line('Oil', { id: idOf('other') })] });
+    await type('Minutes: Gadget', 'a while');
+    await press('Save the book');
     await screen.findByText('Some lines need correcting; they are marked.');
     const name = screen.getByLabelText('Name of line 2');
-    expect(name.getAttribute('aria-invalid')).toBe('true');
-    const words = document.getElementById(name.getAttribute('aria-describedby') ?? '')?.textContent;
-    expect(words).toBe('Give the minutes as a whole number, such as 30. Two lines have this name.');
-    expect(screen.getByLabelText('Name of line 1').getAttribute('aria-invalid')).toBe('false');
-    expect(value('Minutes: Gadget')).toBe('a while');
+    expect(name).toBeInvalid();
+    expect(name).toHaveAccessibleDescription('Give the minutes as a whole number, such as 30.');
+    expect(screen.getByLabelText('Name of line 1')).toBeValid();
+    expect(screen.getByLabelText('Minutes: Gadget')).toHaveValue('a while');
+    // Once each line is right by itself, they are looked at beside each other.
+    await type('Minutes: Gadget', '20');
+    await press('Save the book');
+    await waitFor(() =>
+      expect(screen.getByLabelText('Name of line 3')).toHaveAccessibleDescription(
+        '"Oil" stands in this book twice. Name one otherwise.',
+      ),
+    );
+    expect(sent()).toEqual([]);
   });
 
   it('says also what concerns no line, such as a name that is taken', async () => {
     open(null);
-    expect(screen.getByText('No machine follows it yet.')).toBeDefined();
-    fireEvent.change(screen.getByLabelText('Book'), { target: { value: BOOK.name } });
+    expect(screen.getByText('No machine follows it yet.')).toBeInTheDocument();
+    await type('Book', BOOK.name);
+    await type('Name of line 1', 'Oil');
+    await userEvent.click(screen.getByRole('button', { name: 'Oil, 50 h: nothing' }));
+    const pick = screen.getByRole('combobox', { name: 'Done to: Oil' });
+    await userEvent.type(pick, 'engine oil{Enter}');
     const taken = {
       pointer: '#/name',
       code: 'taken',
       detail: 'There is a book of this name. Choose another.',
     };
-    const unnamed = {
-      pointer: '#/items/0/name',
-      code: 'isText',
-      detail: 'Name the line as the shop says it.',
+    const early = {
+      pointer: '#/items/0/triggers',
+      code: 'tooEarly',
+      detail: 'That is too early for this line.',
     };
-    server.refuse({ detail: `${taken.detail} ${unnamed.detail}`, errors: [taken, unnamed] });
-    await save();
+    server.refuse({ detail: `${taken.detail} ${early.detail}`, errors: [taken, early] });
+    await press('Save the book');
     await screen.findByText(`${taken.detail} Some lines need correcting; they are marked.`);
-    expect(screen.getByLabelText('Name of line 1').getAttribute('aria-invalid')).toBe('true');
-    server.refuse({ detail: taken.detail, errors: [taken] });
-    await save();
-    await screen.findByText(taken.detail);
-    expect(value('Book')).toBe(BOOK.name);
+    expect(screen.getByLabelText('Name of line 1')).toHaveAccessibleDescription(early.detail);
+    expect(screen.getByLabelText('Book')).toBeInvalid();
+    server.refuse({ detail: 'Somebody else changed this book meanwhile.', status: 409 });
+    await press('Save the book');
+    await screen.findByText('Somebody else changed this book meanwhile.');
+    expect(screen.getByLabelText('Book')).toHaveValue(BOOK.name);
     server.refuse(null);
-    fireEvent.change(screen.getByLabelText('Book'), { target: { value: 'Verrick Z' } });
-    await save();
+    await type('Book', 'Verrick Z');
+    await press('Save the book');
     await waitFor(() => expect(screen.queryByText('Not saved')).toBeNull());
     expect(sent().map(({ name }) => name)).toEqual([BOOK.name, BOOK.name, 'Verrick Z']);
   });

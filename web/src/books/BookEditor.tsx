@@ -2,33 +2,26 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { BookDto, BookFieldsDto } from '@yugator/contracts';
 import { useState } from 'react';
+import { useController, useForm } from 'react-hook-form';
+import type { Path } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { CLASS_WORDS } from '../machine/classWords.js';
 import { Choose, choicesOf } from '../form/Choose.js';
+import { Field } from '../form/Field.js';
+import { readResolver } from '../form/readResolver.js';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
-import { draftOf, emptyBook, emptyLine, fieldsOf, parseColumn, withColumn } from './bookDraft.js';
+import { draftOf, emptyBook, emptyLine, parseColumn, withColumn } from './bookDraft.js';
 import type { BookDraft } from './bookDraft.js';
 import { BookFiles } from './BookFiles.js';
 import styles from './books.module.css';
+import { lineSentences, namedFaults, readBook } from './bookForm.js';
+import type { BookForm } from './bookForm.js';
 import { METER_WORDS } from './bookWords.js';
 import { ChartGrid } from './ChartGrid.js';
-
-/** The faults of a refusal: those of a line by its place, and in a sentence what concerns no line. */
-function faultsOf(error: Error | null): { byLine: Map<number, string>; others: string } {
-  const faults = error instanceof ApiProblem ? error.faults : [];
-  const byLine = new Map<number, string>();
-  const others: string[] = [];
-  for (const { pointer, detail } of faults) {
-    const [, line] = /^#\/items\/(\d+)/.exec(pointer) ?? [];
-    if (line === undefined) others.push(detail);
-    else byLine.set(Number(line), [byLine.get(Number(line)), detail].filter(Boolean).join(' '));
-  }
-  return { byLine, others: others.join(' ') };
-}
 
 function AddColumn({ onAdd }: { onAdd: (draft: (draft: BookDraft) => BookDraft) => void }) {
   const [text, setText] = useState('');
@@ -62,41 +55,53 @@ function AddColumn({ onAdd }: { onAdd: (draft: (draft: BookDraft) => BookDraft) 
   );
 }
 
-function HeadFields({
-  draft,
-  onChange,
-}: {
-  draft: BookDraft;
-  onChange: (change: Partial<BookDraft>) => void;
-}) {
+function HeadFields({ form }: { form: BookForm }) {
+  const machineClass = useController({ control: form.control, name: 'machineClass' });
+  const meter = useController({ control: form.control, name: 'meter' });
   return (
     <div className={styles.head}>
-      <TextField
-        label="Book"
-        value={draft.name}
-        onChange={(event) => onChange({ name: event.target.value })}
-      />
+      <Field form={form} name="name" label="Book" />
       <Choose
         label="For"
-        value={draft.machineClass}
+        value={machineClass.field.value}
         choices={choicesOf(CLASS_WORDS)}
-        onChange={(machineClass) => onChange({ machineClass })}
+        onChange={machineClass.field.onChange}
       />
       <Choose
         label="Its hours are those of the"
-        value={draft.meter}
+        value={meter.field.value}
         choices={choicesOf(METER_WORDS)}
-        onChange={(meter) => onChange({ meter })}
+        onChange={meter.field.onChange}
       />
     </div>
   );
+}
+
+/** What is wrong with the book: all that stands at no line, and whether any line is marked. */
+function Refused({ form }: { form: BookForm }) {
+  const { errors } = form.formState;
+  const words = [
+    errors.name?.message ?? '',
+    errors.root?.message ?? '',
+    lineSentences(errors).size ? 'Some lines need correcting; they are marked.' : '',
+  ].filter(Boolean);
+  return words.length ? (
+    <Caution title="Not saved">
+      <p>{words.join(' ')}</p>
+    </Caution>
+  ) : null;
 }
 
 /** Enters or changes a book as the chart it is printed as. */
 export function BookEditor({ book }: { book: BookDto | null }) {
   const say = useNotice();
   const navigate = useNavigate();
-  const [draft, setDraft] = useState<BookDraft>(() => (book ? draftOf(book) : emptyBook()));
+  const form: BookForm = useForm<BookDraft, unknown, BookFieldsDto>({
+    defaultValues: book ? draftOf(book) : emptyBook(),
+    resolver: readResolver<BookDraft, BookFieldsDto>(readBook),
+    reValidateMode: 'onSubmit',
+  });
+  const draft = form.watch();
   const [base, setBase] = useState(book?.version ?? 0);
   const [made, setMade] = useState(1);
   const save = useWrite<BookDto, BookFieldsDto>(
@@ -108,14 +113,23 @@ export function BookEditor({ book }: { book: BookDto | null }) {
     (saved) => {
       say(`${saved.name} is saved.`);
       setBase(saved.version);
-      setDraft(draftOf(saved));
+      form.reset(draftOf(saved));
       if (!book) void navigate(`/books/${saved.id}`, { replace: true });
     },
   );
-  const change = (part: Partial<BookDraft>) => setDraft({ ...draft, ...part });
-  const { byLine, others } = faultsOf(save.error);
+  const refuse = (error: Error) => {
+    const faults = error instanceof ApiProblem ? error.faults : [];
+    const named = faults.length ? namedFaults(faults) : { root: sentenceOf(error) };
+    for (const [name, message] of Object.entries(named))
+      form.setError(name as Path<BookDraft>, { type: 'refused', message });
+  };
+  const change = (next: BookDraft) => {
+    form.clearErrors('lines');
+    form.setValue('columns', next.columns);
+    form.setValue('lines', next.lines);
+  };
   const addLine = () => {
-    setDraft({ ...draft, lines: [...draft.lines, emptyLine(draft.columns.length, `new-${made}`)] });
+    form.setValue(`lines.${draft.lines.length}`, emptyLine(draft.columns.length, `new-${made}`));
     setMade(made + 1);
   };
   return (
@@ -127,31 +141,29 @@ export function BookEditor({ book }: { book: BookDto | null }) {
           book?.machines.length ? `${book.machines.join(', ')} follow it.` : 'No machine follows it yet.'
         }
       >
-        <BookFiles draft={draft} onLoad={setDraft} />
+        <BookFiles draft={draft} onLoad={(read) => form.reset(read)} />
       </PageHead>
-      <HeadFields draft={draft} onChange={change} />
+      <HeadFields form={form} />
       <p className="soft" style={{ margin: '10px 0' }}>
         Copy the printed chart: arrow keys walk, E marks every, F marks first, Delete clears. A row marked at
         50, 100 and 150 means every 50 h.
       </p>
-      <ChartGrid draft={draft} onChange={setDraft} faults={byLine} />
+      <ChartGrid
+        draft={draft}
+        onChange={change}
+        onLine={(row, line) => form.setValue(`lines.${row}`, line)}
+        faults={lineSentences(form.formState.errors)}
+      />
       <div className={styles.acts}>
         <Button onClick={addLine}>Add a line</Button>
-        <AddColumn onAdd={(add) => setDraft(add(draft))} />
-        {save.error ? (
-          <Caution title="Not saved">
-            <p>
-              {byLine.size
-                ? `${others} Some lines need correcting; they are marked.`.trim()
-                : sentenceOf(save.error)}
-            </p>
-          </Caution>
-        ) : null}
+        <AddColumn onAdd={(add) => change(add(draft))} />
+        <Refused form={form} />
         <Button
           variant="contained"
           color="primary"
           loading={save.isPending}
-          onClick={() => save.mutate(fieldsOf(draft))}
+          // No form around it: Enter in a cell of the chart must not save the book.
+          onClick={() => void form.handleSubmit((fields) => save.mutate(fields, { onError: refuse }))()}
         >
           Save the book
         </Button>

@@ -93,25 +93,31 @@ interface RowProps extends Props {
   readonly set: (change: Partial<DraftLine>) => void;
 }
 
+function NameCell({ line, row, fault, set }: Omit<RowProps, 'draft' | 'onChange'>) {
+  return (
+    <td>
+      <input
+        aria-label={`Name of line ${row + 1}`}
+        aria-invalid={fault !== undefined}
+        aria-describedby={fault ? `fault-${line.key}` : undefined}
+        value={line.name}
+        placeholder="Engine oil and filter"
+        onChange={(event) => set({ name: event.target.value })}
+      />
+      {fault ? (
+        <span id={`fault-${line.key}`} className={styles.fault}>
+          {fault}
+        </span>
+      ) : null}
+    </td>
+  );
+}
+
 function Row({ draft, onChange, line, row, fault, set }: RowProps) {
   const word = line.name || `line ${row + 1}`;
   return (
     <tr>
-      <td>
-        <input
-          aria-label={`Name of line ${row + 1}`}
-          aria-invalid={fault !== undefined}
-          aria-describedby={fault ? `fault-${line.key}` : undefined}
-          value={line.name}
-          placeholder="Engine oil and filter"
-          onChange={(event) => set({ name: event.target.value })}
-        />
-        {fault ? (
-          <span id={`fault-${line.key}`} className={styles.fault}>
-            {fault}
-          </span>
-        ) : null}
-      </td>
+      <NameCell line={line} row={row} fault={fault} set={set} />
       <td>
         <select
           aria-label={`What is done: ${word}`}
@@ -178,16 +184,21 @@ function Row({ draft, onChange, line, row, fault, set }: RowProps) {
   );
 }
 
+interface GridProps extends Props {
+  readonly onLine: (row: number, line: DraftLine) => void;
+  /** what is wrong, by the place of the line */
+  readonly faults: ReadonlyMap<number, string>;
+}
+
 /** The chart as it is printed: lines down, hours and dates across, and beside each line the rule it has become. */
-export function ChartGrid({ draft, onChange, faults }: Props & { faults: ReadonlyMap<number, string> }) {
-  const setLine = (row: number, change: Partial<DraftLine>) =>
-    onChange({
-      ...draft,
-      lines: draft.lines.map((line, index) => (index === row ? { ...line, ...change } : line)),
-    });
-  const setMark = (row: number, column: number, mark: ChartMark | null) => {
+export function ChartGrid({ draft, onChange, onLine, faults }: GridProps) {
+  const setLine = (row: number, change: Partial<DraftLine>) => {
     const line = draft.lines[row];
-    if (line) setLine(row, { marks: line.marks.with(column, mark) });
+    if (line) onLine(row, { ...line, ...change });
+  };
+  const setMark = (row: number, column: number, mark: ChartMark | null) => {
+    const marks = draft.lines[row]?.marks.with(column, mark);
+    if (marks) setLine(row, { marks });
   };
   return (
     <div className={styles.scroll} tabIndex={0} role="region" aria-label="Chart">

@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button';
 import type { MachineDetailDto, UpdateSpecDto } from '@yugator/contracts';
 import { usualFittings } from '@yugator/core';
-import type { ServiceFittings } from '@yugator/core';
 import { useState } from 'react';
+import { useController, useForm } from 'react-hook-form';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
+import { readResolver } from '../form/readResolver.js';
 import { Caution } from '../page/Caution.js';
 import { Empty } from '../page/Empty.js';
 import { useNotice } from '../page/Notice.js';
@@ -17,17 +18,26 @@ import { ShareParts } from './ShareParts.js';
 import { SpecSectionEdit } from './SpecSectionEdit.js';
 import { SpecSectionShow } from './SpecSectionShow.js';
 import styles from './specCard.module.css';
+import { faultsIn, namedFaults } from './specForm.js';
+import type { CardForm, SentCard } from './specForm.js';
 import { parseCard, SPEC_SECTIONS, typedCard } from './specSections.js';
-import type { CardFaults, TypedCard } from './specSections.js';
 
 function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
   const { site } = useSession();
   const say = useNotice();
-  const [typed, setTyped] = useState<TypedCard>(() => typedCard(machine.spec, site.unitSystem));
-  const [service, setService] = useState<ServiceFittings>(
-    () => machine.spec.service ?? usualFittings(machine.machineClass, machine.fuel),
-  );
-  const [faults, setFaults] = useState<CardFaults>({});
+  const form = useForm<CardForm, unknown, SentCard>({
+    defaultValues: {
+      card: typedCard(machine.spec, site.unitSystem),
+      service: machine.spec.service ?? usualFittings(machine.machineClass, machine.fuel),
+    },
+    resolver: readResolver<CardForm, SentCard>(({ card, service }) => {
+      const parsed = parseCard(card, site.unitSystem, machine.spec);
+      return 'spec' in parsed
+        ? { value: { spec: { ...parsed.spec, service } } }
+        : { faults: namedFaults(parsed.faults) };
+    }),
+  });
+  const { field: service } = useController({ control: form.control, name: 'service' });
   const update = useWrite<MachineDetailDto, UpdateSpecDto>(
     (body) => ({ method: 'PUT', path: `/machines/${machine.id}/spec`, body }),
     ['machines'],
@@ -36,33 +46,27 @@ function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
       onDone();
     },
   );
-  const save = () => {
-    const parsed = parseCard(typed, site.unitSystem, machine.spec);
-    setFaults('faults' in parsed ? parsed.faults : {});
-    if ('spec' in parsed) update.mutate({ spec: { ...parsed.spec, service }, version: machine.version });
-  };
-  const wrong = Object.keys(faults).length;
+  const wrong = faultsIn(form.formState.errors.card);
   return (
     <form
       noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (!update.isPending) save();
-      }}
+      onSubmit={(event) =>
+        void form.handleSubmit(({ spec }) => {
+          if (!update.isPending) update.mutate({ spec, version: machine.version });
+        })(event)
+      }
     >
       <p className="soft" style={{ marginBottom: 10 }}>
         Type figures as the book has them, in any unit: 2.1 qt, 67 oz, 15 lbf·ft, 30 psi, 7-9 mm.
       </p>
-      <FittingsEdit fittings={service} onChange={setService} />
+      <FittingsEdit fittings={service.value} onChange={service.onChange} />
       <div className={styles.typed}>
         {SPEC_SECTIONS.map((section) => (
           <SpecSectionEdit
             key={section.key}
             machineClass={machine.machineClass}
             section={section}
-            rows={typed[section.key]}
-            faults={faults}
-            onChange={(rows) => setTyped({ ...typed, [section.key]: rows })}
+            form={form}
           />
         ))}
       </div>

@@ -1,68 +1,83 @@
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import TextField from '@mui/material/TextField';
 import type { MachineClass } from '@yugator/contracts';
 import { isComponent } from '@yugator/core';
+import type { ComponentKind } from '@yugator/core';
+import { Controller, useFieldArray } from 'react-hook-form';
 import { ComponentPick } from '../component/ComponentPick.js';
+import { Field } from '../form/Field.js';
 import styles from './specCard.module.css';
-import type { CardFaults, SpecSection, TypedRow } from './specSections.js';
+import type { SpecForm } from './specForm.js';
+import type { SpecColumn, SpecSection } from './specSections.js';
 
 interface Props {
   readonly machineClass: MachineClass;
   readonly section: SpecSection;
-  readonly rows: readonly TypedRow[];
-  readonly faults: CardFaults;
-  readonly onChange: (rows: readonly TypedRow[]) => void;
+  readonly form: SpecForm;
+}
+
+interface CellProps extends Pick<Props, 'form' | 'machineClass'> {
+  readonly name: `card.${SpecSection['key']}.${number}.${string}`;
+  readonly column: SpecColumn;
+}
+
+function Cell({ form, name, machineClass, column: { kind, label, example } }: CellProps) {
+  const kinds: readonly ComponentKind[] | undefined = kind.is === 'component' ? kind.kinds : undefined;
+  return kind.is === 'component' ? (
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <ComponentPick
+          label={label}
+          machineClass={machineClass}
+          kinds={kinds}
+          value={isComponent(field.value) ? field.value : null}
+          onChange={(picked) => field.onChange(picked ?? '')}
+          fault={fieldState.error?.message}
+        />
+      )}
+    />
+  ) : (
+    <Field
+      form={form}
+      name={name}
+      label={label}
+      placeholder={example}
+      slotProps={{ htmlInput: { autoComplete: 'off' }, inputLabel: { shrink: true } }}
+    />
+  );
 }
 
 /** One part of the spec card, to be typed. */
-export function SpecSectionEdit({ machineClass, section, rows, faults, onChange }: Props) {
+export function SpecSectionEdit({ machineClass, section, form }: Props) {
   const { key, title, columns, most = Infinity } = section;
-  const change = (index: number, column: string, text: string) =>
-    onChange(rows.map((row, each) => (each === index ? { ...row, [column]: text } : row)));
+  const rows = useFieldArray({ control: form.control, name: `card.${key}`, keyName: 'rowKey' });
+  const empty = Object.fromEntries(columns.map((column) => [column.key, '']));
   return (
     <fieldset className={styles.section}>
       <legend>{title}</legend>
-      {rows.map((row, index) => (
-        <div key={index} className={styles.row}>
-          {columns.map((column) => {
-            const fault = faults[`${key}/${index}/${column.key}`];
-            const typed = row[column.key] ?? '';
-            if (column.kind.is === 'component')
-              return (
-                <ComponentPick
-                  key={column.key}
-                  label={column.label}
-                  machineClass={machineClass}
-                  kinds={column.kind.kinds}
-                  value={isComponent(typed) ? typed : null}
-                  onChange={(picked) => change(index, column.key, picked ?? '')}
-                  fault={fault}
-                />
-              );
-            return (
-              <TextField
-                key={column.key}
-                label={column.label}
-                placeholder={column.example}
-                value={typed}
-                onChange={(event) => change(index, column.key, event.target.value)}
-                error={fault !== undefined}
-                helperText={fault}
-                slotProps={{ htmlInput: { autoComplete: 'off' }, inputLabel: { shrink: true } }}
-              />
-            );
-          })}
+      {rows.fields.map((row, index) => (
+        <div key={row.rowKey} className={styles.row}>
+          {columns.map((column) => (
+            <Cell
+              key={column.key}
+              form={form}
+              name={`card.${key}.${index}.${column.key}`}
+              machineClass={machineClass}
+              column={column}
+            />
+          ))}
           <IconButton
             aria-label={`Take out line ${index + 1} of ${title}`}
-            onClick={() => onChange(rows.filter((_row, each) => each !== index))}
+            onClick={() => rows.remove(index)}
           >
             ×
           </IconButton>
         </div>
       ))}
-      {rows.length < most ? (
-        <Button size="small" onClick={() => onChange([...rows, {}])} aria-label={`Add a line to ${title}`}>
+      {rows.fields.length < most ? (
+        <Button size="small" onClick={() => rows.append(empty)} aria-label={`Add a line to ${title}`}>
           Add a line
         </Button>
       ) : null}
