@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { ScheduleModule } from '../schedule/schedule.module.js';
+import { DefectsController } from './defects.controller.js';
+import { Defects } from './defects.js';
+
+/** What is reported to be wrong. */
+@Module({
+  imports: [ScheduleModule],
+  controllers: [DefectsController],
+  providers: [Defects],
+  exports: [Defects],
+})
+export class DefectModule {}

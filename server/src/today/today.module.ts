@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { DefectModule } from '../defect/defect.module.js';
+import { ScheduleModule } from '../schedule/schedule.module.js';
+import { ShelfModule } from '../shelf/shelf.module.js';
+import { TodayController } from './today.controller.js';
+import { Today } from './today.js';
+
+/** What the day asks for. */
+@Module({
+  imports: [DefectModule, ScheduleModule, ShelfModule],
+  controllers: [TodayController],
+  providers: [Today],
+})
+export class TodayModule {}
