@@ -121,29 +121,7 @@ async function loadMachine(
       engineAtStart: hours.kind === 'share' ? hours.engineAtStart : 0,
     })),
   );
-  await MeterSegmentRow.bulkCreate(
-    history.segments.map(({ startsAt, offset }, index) => ({
-      id: uuid(),
-      machineId: id,
-      startsAt: new Date(startsAt),
-      hoursOffset: offset,
-      kind: index === 0 ? 'first' : 'replaced',
-      reason: index === 0 ? '' : 'The old one had stopped',
-    })),
-  );
-  await ReadingRow.bulkCreate(
-    history.readings.map(({ at, shown, voided }) => ({
-      id: uuid(),
-      machineId: id,
-      readAt: new Date(at),
-      shown,
-      source: 'round',
-      enteredById: crew.operator,
-      ...(voided
-        ? { voidedAt: new Date(at + 120_000), voidedById: crew.lead, voidReason: 'A digit too many' }
-        : {}),
-    })),
-  );
+  await loadMeter(id, history, crew);
   if (tag === BLOWER_TAG) await loadBlower(id, history, crew);
   await Declaration.bulkCreate(
     history.declared.map(({ itemId, on, life }) => ({
@@ -158,6 +136,33 @@ async function loadMachine(
     })),
   );
   return id;
+}
+
+/** What its meter was made of, and what was read off it. */
+async function loadMeter(machineId: string, history: DemoHistory, crew: Crew): Promise<void> {
+  await MeterSegmentRow.bulkCreate(
+    history.segments.map(({ startsAt, offset }, index) => ({
+      id: uuid(),
+      machineId,
+      startsAt: new Date(startsAt),
+      hoursOffset: offset,
+      kind: index === 0 ? 'first' : 'replaced',
+      reason: index === 0 ? '' : 'The old one had stopped',
+    })),
+  );
+  await ReadingRow.bulkCreate(
+    history.readings.map(({ at, shown, voided }) => ({
+      id: uuid(),
+      machineId,
+      readAt: new Date(at),
+      shown,
+      source: 'round',
+      enteredById: crew.operator,
+      ...(voided
+        ? { voidedAt: new Date(at + 120_000), voidedById: crew.lead, voidReason: 'A digit too many' }
+        : {}),
+    })),
+  );
 }
 
 async function loadBlower(machineId: string, { readings }: DemoHistory, crew: Crew): Promise<void> {

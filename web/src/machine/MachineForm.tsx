@@ -99,81 +99,107 @@ function EnginePower({ form }: Pick<Props, 'form'>) {
   );
 }
 
+function Naming({ form }: Pick<Props, 'form'>) {
+  return (
+    <>
+      <Field form={form} name="tag" label="Tag" hint="As it stands on the machine, such as M-07" />
+      <Field form={form} name="name" label="Name" hint="As the crew calls it" />
+      <Field
+        form={form}
+        name="machineClass"
+        label="Class"
+        select
+        defaultValue={form.getValues('machineClass')}
+      >
+        {MACHINE_CLASSES.map((machineClass) => (
+          <MenuItem key={machineClass} value={machineClass}>
+            {CLASS_WORDS[machineClass]}
+          </MenuItem>
+        ))}
+      </Field>
+      <Field form={form} name="fuel" label="Fuel" select defaultValue={form.getValues('fuel')}>
+        {FUELS.map((fuel) => (
+          <MenuItem key={fuel} value={fuel}>
+            {FUEL_WORDS[fuel]}
+          </MenuItem>
+        ))}
+      </Field>
+    </>
+  );
+}
+
+/** What it is by its plate and papers. */
+function Build({ form }: Pick<Props, 'form'>) {
+  return (
+    <>
+      <Field form={form} name="make" label="Make" />
+      <Field form={form} name="model" label="Model" />
+      <Field form={form} name="serial" label="Serial number" />
+      <Field form={form} name="modelYear" label="Built in" figure="optional" />
+      <Field
+        form={form}
+        name="cooling"
+        label="Cooling"
+        select
+        blankIsNothing
+        defaultValue={form.getValues('cooling') ?? ''}
+      >
+        <MenuItem value="">Not known</MenuItem>
+        {COOLINGS.map((cooling) => (
+          <MenuItem key={cooling} value={cooling}>
+            {COOLING_WORDS[cooling]}
+          </MenuItem>
+        ))}
+      </Field>
+      <Field form={form} name="cylinders" label="Cylinders" figure="optional" />
+      <EnginePower form={form} />
+      <DayField form={form} name="warrantyUntil" label="Warranty until" blankIsNothing />
+      <Field form={form} name="warrantyHours" label="Warranty until hours" figure="optional" />
+    </>
+  );
+}
+
+/** Where it stands, and from where its records count. */
+function PlaceAndEntry({ form, isRegistered }: Pick<Props, 'form' | 'isRegistered'>) {
+  const fixed = isRegistered ? 'Its records count from here, so it stays' : undefined;
+  return (
+    <>
+      <Field form={form} name="shed" label="Shed" hint="Where it stands" />
+      <Field
+        form={form}
+        name="walkOrder"
+        label="Place in the walk"
+        figure
+        hint="Lower numbers are read first"
+      />
+      <DayField
+        form={form}
+        name="inServiceOn"
+        label="In service since"
+        hint={fixed}
+        readOnly={isRegistered}
+      />
+      <Field
+        form={form}
+        name="inServiceHours"
+        label="Hours on that day"
+        figure
+        hint={fixed ?? '0 for a new machine'}
+        slotProps={{ htmlInput: { readOnly: isRegistered } }}
+      />
+    </>
+  );
+}
+
 /** What a machine is registered with. */
 export function MachineForm({ form, books, isRegistered, onSubmit, submitWord, pending, children }: Props) {
-  const fixed = isRegistered ? 'Its records count from here, so it stays' : undefined;
   return (
     <form className={styles.form} noValidate onSubmit={(event) => void form.handleSubmit(onSubmit)(event)}>
       {form.problem ? <Caution title="Not saved">{<p>{form.problem}</p>}</Caution> : null}
       <div className={styles.grid}>
-        <Field form={form} name="tag" label="Tag" hint="As it stands on the machine, such as M-07" />
-        <Field form={form} name="name" label="Name" hint="As the crew calls it" />
-        <Field
-          form={form}
-          name="machineClass"
-          label="Class"
-          select
-          defaultValue={form.getValues('machineClass')}
-        >
-          {MACHINE_CLASSES.map((machineClass) => (
-            <MenuItem key={machineClass} value={machineClass}>
-              {CLASS_WORDS[machineClass]}
-            </MenuItem>
-          ))}
-        </Field>
-        <Field form={form} name="fuel" label="Fuel" select defaultValue={form.getValues('fuel')}>
-          {FUELS.map((fuel) => (
-            <MenuItem key={fuel} value={fuel}>
-              {FUEL_WORDS[fuel]}
-            </MenuItem>
-          ))}
-        </Field>
-        <Field form={form} name="make" label="Make" />
-        <Field form={form} name="model" label="Model" />
-        <Field form={form} name="serial" label="Serial number" />
-        <Field form={form} name="modelYear" label="Built in" figure="optional" />
-        <Field
-          form={form}
-          name="cooling"
-          label="Cooling"
-          select
-          blankIsNothing
-          defaultValue={form.getValues('cooling') ?? ''}
-        >
-          <MenuItem value="">Not known</MenuItem>
-          {COOLINGS.map((cooling) => (
-            <MenuItem key={cooling} value={cooling}>
-              {COOLING_WORDS[cooling]}
-            </MenuItem>
-          ))}
-        </Field>
-        <Field form={form} name="cylinders" label="Cylinders" figure="optional" />
-        <EnginePower form={form} />
-        <DayField form={form} name="warrantyUntil" label="Warranty until" blankIsNothing />
-        <Field form={form} name="warrantyHours" label="Warranty until hours" figure="optional" />
-        <Field form={form} name="shed" label="Shed" hint="Where it stands" />
-        <Field
-          form={form}
-          name="walkOrder"
-          label="Place in the walk"
-          figure
-          hint="Lower numbers are read first"
-        />
-        <DayField
-          form={form}
-          name="inServiceOn"
-          label="In service since"
-          hint={fixed}
-          readOnly={isRegistered}
-        />
-        <Field
-          form={form}
-          name="inServiceHours"
-          label="Hours on that day"
-          figure
-          hint={fixed ?? '0 for a new machine'}
-          slotProps={{ htmlInput: { readOnly: isRegistered } }}
-        />
+        <Naming form={form} />
+        <Build form={form} />
+        <PlaceAndEntry form={form} isRegistered={isRegistered} />
       </div>
       <Controller
         control={form.control}

@@ -40,18 +40,14 @@ function bySheds(meters: readonly RoundMeterDto[]): [string, RoundMeterDto[]][] 
   return [...sheds];
 }
 
-function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) {
+type ByMeter<T> = Readonly<Record<string, T>>;
+
+/** What was typed in a round, how each figure is judged, and what goes with it. */
+function useTypedRound(round: RoundDto) {
   const [draft, type, clear] = useDraft('round');
-  const [confirmed, setConfirmed] = useState<Readonly<Record<string, string>>>({});
-  const [photos, setPhotos] = useState<Readonly<Record<string, string | null>>>({});
-  const [problem, setProblem] = useState<string | null>(null);
-  const form = useRef<HTMLFormElement>(null);
-  const say = useNotice();
+  const [confirmed, setConfirmed] = useState<ByMeter<string>>({});
+  const [photos, setPhotos] = useState<ByMeter<string | null>>({});
   const now = useNow();
-  const enter = useWrite<RoundResultDto, EnterRoundDto>(
-    (body) => ({ method: 'POST', path: '/round', body }),
-    ['readings'],
-  );
   const verdicts = new Map(
     round.meters.map((meter) => [meter.key, judgeTyped(draft[meter.key] ?? '', meter, now)]),
   );
@@ -63,7 +59,6 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
     const kind = verdicts.get(meter.key)?.kind;
     return kind === 'unusual' ? !isConfirmed(meter) : kind !== 'accepted';
   });
-
   const confirm = useCallback(
     (key: string, figure: string) => setConfirmed((before) => ({ ...before, [key]: figure })),
     [],
@@ -72,44 +67,65 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
     (key: string, jpeg: string | null) => setPhotos((before) => ({ ...before, [key]: jpeg })),
     [],
   );
+  const readings = () =>
+    typed.map((meter) => {
+      const photo = photos[meter.key];
+      return {
+        machineId: meter.machineId,
+        meter: meter.meter,
+        shown: parseFigure(draft[meter.key] ?? ''),
+        ...(isConfirmed(meter) ? { confirmed: true } : {}),
+        ...(photo ? { photo } : {}),
+      };
+    });
+  const forget = () => {
+    clear(typed.map(({ key }) => key));
+    setPhotos({});
+  };
+  return { draft, type, verdicts, typed, wrong, isConfirmed, confirm, photos, keepPhoto, readings, forget };
+}
 
+/** A refusal by the tags of the machines that it is about. */
+function refusalWords(error: Error, typed: readonly RoundMeterDto[]): string {
+  const faults = error instanceof ApiProblem ? error.faults : [];
+  const tags = faults.map(
+    ({ pointer, detail }) => `${typed[Number(pointer.split('/')[2])]?.tag ?? ''}: ${detail}`,
+  );
+  return tags.length ? tags.join(' ') : sentenceOf(error);
+}
+
+function notYetWords(wrong: number): string {
+  const them = wrong === 1 ? 'it' : 'them';
+  return `${countWords(wrong, 'reading')} cannot be kept yet; nothing was saved. Correct, confirm or empty ${them}.`;
+}
+
+function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) {
+  const typedRound = useTypedRound(round);
+  const { draft, type, verdicts, typed, wrong, isConfirmed, confirm, photos, keepPhoto } = typedRound;
+  const [problem, setProblem] = useState<string | null>(null);
+  const form = useRef<HTMLFormElement>(null);
+  const say = useNotice();
+  const enter = useWrite<RoundResultDto, EnterRoundDto>(
+    (body) => ({ method: 'POST', path: '/round', body }),
+    ['readings'],
+  );
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (enter.isPending) return;
     if (typed.length === 0) return setProblem('Type at least one reading.');
     if (wrong.length) {
-      setProblem(
-        `${countWords(wrong.length, 'reading')} cannot be kept yet; nothing was saved. Correct, confirm or empty ${wrong.length === 1 ? 'it' : 'them'}.`,
-      );
+      setProblem(notYetWords(wrong.length));
       return form.current?.querySelector<HTMLInputElement>('input[aria-invalid=true]')?.focus();
     }
     setProblem(null);
-    const readings = typed.map((meter) => {
-      const { key, machineId } = meter;
-      const photo = photos[key];
-      return {
-        machineId,
-        meter: meter.meter,
-        shown: parseFigure(draft[key] ?? ''),
-        ...(isConfirmed(meter) ? { confirmed: true } : {}),
-        ...(photo ? { photo } : {}),
-      };
-    });
     enter.mutate(
-      { readings },
+      { readings: typedRound.readings() },
       {
         onSuccess: ({ kept }) => {
-          clear(typed.map(({ key }) => key));
-          setPhotos({});
+          typedRound.forget();
           say(`${countWords(kept, 'reading')} kept.`);
         },
-        onError: (error) => {
-          const faults = error instanceof ApiProblem ? error.faults : [];
-          const tags = faults.map(
-            ({ pointer, detail }) => `${typed[Number(pointer.split('/')[2])]?.tag ?? ''}: ${detail}`,
-          );
-          setProblem(tags.length ? tags.join(' ') : sentenceOf(error));
-        },
+        onError: (error) => setProblem(refusalWords(error, typed)),
       },
     );
   };
