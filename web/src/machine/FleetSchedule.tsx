@@ -2,6 +2,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import type { FleetLineDto } from '@yugator/contracts';
+import { keysOf } from '@yugator/core';
 import { useDeferredValue, useRef, useState } from 'react';
 import { Choose, choicesOf } from '../form/Choose.js';
 import type { Choices } from '../form/Choose.js';
@@ -14,8 +15,8 @@ import { STATE_WORDS } from '../schedule/stateWords.js';
 import { useSession } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import styles from './fleetSchedule.module.css';
-import { ALL, chosenLines, SORTS } from './fleetLines.js';
-import type { LineFilter, Sort } from './fleetLines.js';
+import { ALL, COLUMNS, useChosenLines, WORST_FIRST } from './fleetLines.js';
+import type { ColumnId, LineFilter, LineOrder } from './fleetLines.js';
 import { fleetQueries } from './fleetQueries.js';
 
 const ROW_HEIGHT = 56;
@@ -54,8 +55,40 @@ function Row({ line, today }: { line: FleetLineDto; today: string }) {
   );
 }
 
+interface LinesProps {
+  readonly lines: readonly FleetLineDto[];
+  readonly filter: LineFilter;
+  readonly order: LineOrder;
+  readonly onOrder: (order: LineOrder) => void;
+}
+
+/** The heads of the columns: each orders the lines by itself, pressed again backwards. */
+function Heads({ order, onOrder }: Pick<LinesProps, 'order' | 'onOrder'>) {
+  return keysOf(COLUMNS).map((id) => {
+    const isOrder = order.id === id;
+    return (
+      <span
+        key={id}
+        role="columnheader"
+        aria-sort={isOrder ? (order.desc ? 'descending' : 'ascending') : 'none'}
+      >
+        <button
+          type="button"
+          className={styles.order}
+          onClick={() => onOrder({ id, desc: isOrder && !order.desc })}
+        >
+          {COLUMNS[id]}
+          <span aria-hidden>{isOrder ? (order.desc ? ' ↓' : ' ↑') : ''}</span>
+        </button>
+      </span>
+    );
+  });
+}
+
 /** Thousands of lines stay smooth: only those in sight are in the page. */
-function Lines({ lines, total }: { lines: readonly FleetLineDto[]; total: number }) {
+function Lines({ lines: all, filter, order, onOrder }: LinesProps) {
+  const lines = useChosenLines(all, filter, order);
+  const total = all.length;
   const { today } = useSession();
   const box = useRef<HTMLDivElement>(null);
   const rows = useVirtualizer({
@@ -80,11 +113,7 @@ function Lines({ lines, total }: { lines: readonly FleetLineDto[]; total: number
         tabIndex={0}
       >
         <div role="row" aria-rowindex={1} className={styles.headRow}>
-          {['Tag', 'Item', 'State', 'Due', 'Shed'].map((word) => (
-            <span key={word} role="columnheader">
-              {word}
-            </span>
-          ))}
+          <Heads order={order} onOrder={onOrder} />
         </div>
         <div role="rowgroup" style={{ height: rows.getTotalSize(), position: 'relative' }}>
           {rows.getVirtualItems().map(({ index, start }) => {
@@ -108,13 +137,20 @@ function Lines({ lines, total }: { lines: readonly FleetLineDto[]; total: number
 }
 
 const STATES: Choices<LineFilter['state']> = [[ALL, 'All'], ...choicesOf(STATE_WORDS)];
+const ORDERS: Choices<ColumnId> = [
+  ['state', 'Worst first'],
+  ['due', 'By expected date'],
+  ['tag', 'By machine'],
+  ['item', 'By item'],
+  ['shed', 'By shed'],
+];
 const NARROW = { minWidth: 170 };
 
 /** Every item of every machine, to be searched, filtered and sorted. */
 export function FleetSchedule() {
   const { data, error, refetch } = useQuery(fleetQueries.schedule());
   const [filter, setFilter] = useState<LineFilter>({ words: '', state: ALL, shed: ALL });
-  const [sort, setSort] = useState<Sort>('worst');
+  const [order, setOrder] = useState<LineOrder>(WORST_FIRST);
   const slow = useDeferredValue(filter);
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const sheds = [...new Set(data.map(({ shed }) => shed))].sort();
@@ -149,12 +185,12 @@ export function FleetSchedule() {
           fullWidth={false}
           sx={NARROW}
           label="Order"
-          value={sort}
-          choices={choicesOf(SORTS)}
-          onChange={setSort}
+          value={order.id}
+          choices={ORDERS}
+          onChange={(id) => setOrder({ id, desc: false })}
         />
       </div>
-      <Lines lines={chosenLines(data, slow, sort)} total={data.length} />
+      <Lines lines={data} filter={slow} order={order} onOrder={setOrder} />
     </>
   );
 }

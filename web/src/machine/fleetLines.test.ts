@@ -1,6 +1,7 @@
+import { renderHook } from '@testing-library/react';
 import type { FleetLineDto } from '@yugator/contracts';
 import { hoursLimit } from '../testing/fixtures.js';
-import { ALL, chosenLines } from './fleetLines.js';
+import { ALL, useChosenLines, WORST_FIRST } from './fleetLines.js';
 
 const line = (
   tag: string,
@@ -30,25 +31,30 @@ const LINES = [
   line('A', 'Grease', 'ripe', '2027-05-20'),
   line('C', 'Battery', 'noRecord', null),
 ];
-const shown = (filter: object, sort: Parameters<typeof chosenLines>[2] = 'worst') =>
-  chosenLines(LINES, { words: '', state: ALL, shed: ALL, ...filter }, sort).map(
-    ({ tag, itemName }) => `${tag} ${itemName}`,
-  );
+const shown = (filter: object, order: object = {}) =>
+  renderHook(() =>
+    useChosenLines(LINES, { words: '', state: ALL, shed: ALL, ...filter }, { ...WORST_FIRST, ...order }),
+  ).result.current.map(({ tag, itemName }) => `${tag} ${itemName}`);
 
 describe('the schedule of the fleet', () => {
   it.each([
-    ['worst', ['A Oil', 'C Battery', 'A Grease', 'B Oil']],
-    ['date', ['A Oil', 'A Grease', 'B Oil', 'C Battery']],
+    ['state', ['A Oil', 'C Battery', 'A Grease', 'B Oil']],
+    ['due', ['A Oil', 'A Grease', 'B Oil', 'C Battery']],
     ['tag', ['A Oil', 'A Grease', 'B Oil', 'C Battery']],
     ['item', ['C Battery', 'A Grease', 'A Oil', 'B Oil']],
-  ] as const)('is ordered %s', (sort, lines) => {
-    expect(shown({}, sort)).toEqual(lines);
+    ['shed', ['A Oil', 'A Grease', 'C Battery', 'B Oil']],
+  ] as const)('is ordered by %s, and backwards', (id, lines) => {
+    expect(shown({}, { id })).toEqual(lines);
+    expect(shown({}, { id, desc: true })).toEqual(lines.toReversed());
   });
 
   it('is searched by words in any order, and filtered', () => {
     expect(shown({ words: 'oil lakeside' })).toEqual(['A Oil', 'B Oil']);
+    expect(shown({ words: '  OIL  ' })).toEqual(['A Oil', 'B Oil']);
     expect(shown({ words: 'oil', shed: 'Yard' })).toEqual(['B Oil']);
     expect(shown({ state: 'noRecord' })).toEqual(['C Battery']);
+    // A filter that is part of another word is none of it.
+    expect(shown({ shed: 'Nor' })).toEqual([]);
     expect(shown({ words: 'tyre' })).toEqual([]);
   });
 });
