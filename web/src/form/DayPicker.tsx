@@ -43,6 +43,7 @@ export function DayPicker(props: Props) {
         readOnly={readOnly}
         onChange={(chosen) => onChange(chosen ? chosen.format(CIVIL) : '')}
         slotProps={{
+          toolbar: { hidden: true },
           textField: {
             fullWidth,
             onBlur,

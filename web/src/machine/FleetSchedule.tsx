@@ -181,14 +181,16 @@ export function FleetSchedule() {
           choices={[[ALL, 'All'], ...sheds.map((shed) => [shed, shed] as const)]}
           onChange={(shed) => setFilter({ ...filter, shed })}
         />
-        <Choose
-          fullWidth={false}
-          sx={NARROW}
-          label="Order"
-          value={order.id}
-          choices={ORDERS}
-          onChange={(id) => setOrder({ id, desc: false })}
-        />
+        <span className={styles.orderPick}>
+          <Choose
+            fullWidth={false}
+            sx={NARROW}
+            label="Order"
+            value={order.id}
+            choices={ORDERS}
+            onChange={(id) => setOrder({ id, desc: false })}
+          />
+        </span>
       </div>
       <Lines lines={data} filter={slow} order={order} onOrder={setOrder} />
     </>

@@ -1,3 +1,4 @@
+import type {} from '@mui/x-date-pickers/themeAugmentation';
 import { createTheme } from '@mui/material/styles';
 
 const TEXT = "'Atkinson Hyperlegible Next Variable', sans-serif";
@@ -55,6 +56,17 @@ export const theme = createTheme({
           backgroundColor: 'var(--sheet)',
           '@media (max-width: 700px)': { minHeight: 48 },
           '& .MuiOutlinedInput-notchedOutline': { borderColor: 'var(--soft)' },
+        },
+      },
+    },
+    MuiPickersTextField: { defaultProps: { size: 'small' } },
+    MuiPickersOutlinedInput: {
+      defaultProps: { notched: true },
+      styleOverrides: {
+        root: {
+          backgroundColor: 'var(--sheet)',
+          '@media (max-width: 700px)': { minHeight: 48 },
+          '& .MuiPickersOutlinedInput-notchedOutline': { borderColor: 'var(--soft)' },
         },
       },
     },
