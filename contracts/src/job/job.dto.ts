@@ -238,8 +238,6 @@ export class JobDto {
   /** open defects of the machine */
   defects!: DefectDto[];
   photos!: JobPhotoDto[];
-  /** what the items done so far take from the shelf */
-  proposed!: JobDrawDto[];
   /** what the meter showed last */
   lastShown!: number | null;
   /** what it should show by now; null while nothing is known of its use */
@@ -248,6 +246,22 @@ export class JobDto {
   labourRateMinor!: number | null;
   version!: number;
   record!: RecordDto | null;
+}
+
+/** What became of an item, as a tick may change it. */
+export class ItemProgressDto {
+  itemId!: string;
+  outcome!: Outcome | null;
+  version!: number;
+}
+
+/** What a tick changes of a job: everything else of it stays as it was read. */
+export class JobProgressDto {
+  items!: ItemProgressDto[];
+  /** steps that somebody touched */
+  steps!: JobStepDto[];
+  pausedReason!: string | null;
+  version!: number;
 }
 
 /** A job signed off: the proof that it was done. */

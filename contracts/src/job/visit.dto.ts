@@ -17,6 +17,8 @@ export class ItemNeedDto {
   unit!: 'piece' | 'litre';
   quantity!: number;
   onHand!: number;
+  /** for a piece or litre, in minor units */
+  priceMinor!: number;
 }
 
 /** What the shop drains into, in litres. */

@@ -13,6 +13,7 @@ export function toNeeds(rows: readonly ItemArticleRow[], onHand: ReadonlyMap<str
             name: article.name,
             unit: article.unit,
             onHand: onHand.get(articleId) ?? 0,
+            priceMinor: article.priceMinor,
           },
         ]
       : [],

@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import type { JobDrawDto, JobDto, JobStepDto } from '@yugator/contracts';
-import { civilDateAt, instantOf, proposedDraw } from '@yugator/core';
+import type { JobDto, JobProgressDto, JobStepDto } from '@yugator/contracts';
+import { civilDateAt, instantOf } from '@yugator/core';
 import type { MachineSetUp } from '@yugator/core';
 import { Item } from '../models/book.model.js';
 import { Machine } from '../models/machine.model.js';
+import { Person } from '../models/person.model.js';
 import { namesById } from '../people/namesById.js';
 import { notFound } from '../problem/problem.js';
 import { expectedShown } from '../meter/toRoundMeter.js';
@@ -22,14 +23,14 @@ import { setUpOf } from './setUpOf.js';
 import { storedFound } from './storedFound.js';
 import { toRecordDto } from './toRecordDto.js';
 
-function toStepDto(step: JobStep, names: ReadonlyMap<string, string>): JobStepDto {
+function toStepDto(step: JobStep): JobStepDto {
   return {
     key: step.stepKey,
     isDone: step.isDone,
     isAcknowledged: step.isAcknowledged,
     startedAt: step.startedAt?.toISOString() ?? null,
     found: storedFound(step.found),
-    by: names.get(step.changedById) ?? '',
+    by: step.changedBy?.name ?? '',
     version: step.version,
   };
 }
@@ -59,20 +60,18 @@ function toItemDtos(items: readonly JobItem[], scheduled: ScheduledMachine | und
     }));
 }
 
-/** What the items that are done so far take from the shelf. */
-function proposedOf(
+/** What a tick changes of a job. The rows of its steps carry who touched them. */
+export function toProgressDto(
+  { pausedReason, version }: Job,
   items: readonly JobItem[],
-  needed: readonly ItemArticleRow[],
-  stock: ReadonlyMap<string, number>,
-): JobDrawDto[] {
-  const done = items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId);
-  const articles = new Map(needed.map((need) => [need.articleId, need.article]));
-  return proposedDraw(done, needed).flatMap(({ articleId, quantity }) => {
-    const article = articles.get(articleId);
-    if (!article) return [];
-    const { name, unit, priceMinor } = article;
-    return [{ articleId, name, unit, quantity, onHand: stock.get(articleId) ?? 0, priceMinor }];
-  });
+  steps: readonly JobStep[],
+): JobProgressDto {
+  return {
+    items: items.map((item) => ({ itemId: item.itemId, outcome: item.outcome, version: item.version })),
+    steps: steps.map(toStepDto),
+    pausedReason,
+    version,
+  };
 }
 
 /** Reads jobs as sheets. */
@@ -86,12 +85,13 @@ export class JobSheets {
     private readonly usedOil: UsedOil,
   ) {}
 
-  /** What the sheet of a job is composed from. */
-  async setUp({ id, machineId }: Pick<Job, 'id' | 'machineId'>, known: SiteNow): Promise<MachineSetUp> {
-    const [items, scheduled] = await Promise.all([
-      JobItem.findAll({ where: { jobId: id }, attributes: ['itemId'], raw: true }),
-      this.schedule.readOne(machineId, known),
-    ]);
+  /** What the sheet of a job with these items is composed from. */
+  async setUp(
+    machineId: string,
+    items: readonly Pick<JobItem, 'itemId'>[],
+    known: SiteNow,
+  ): Promise<MachineSetUp> {
+    const scheduled = await this.schedule.readOne(machineId, known);
     if (!scheduled) throw notFound('machine');
     return setUpOf(scheduled, known.site, new Set(items.map(({ itemId }) => itemId)));
   }
@@ -111,7 +111,7 @@ export class JobSheets {
       namesById(),
       ItemArticleRow.findAll({ where: { itemId: [...chosen] }, include: [Article] }),
       this.shelf.onHandById(),
-      JobStep.findAll({ where: { jobId: id } }),
+      JobStep.findAll({ where: { jobId: id }, include: [Person] }),
       this.defects.open(job.machineId),
       this.usedOil.vessels(site),
       JobPhoto.findAll({
@@ -127,10 +127,9 @@ export class JobSheets {
       openedOn: civilDateAt(instantOf(job.openedAt.getTime()), site.timeZone),
       openedBy: names.get(job.openedById) ?? '',
       items: toItemDtos(items, scheduled),
-      proposed: proposedOf(items, needed, stock),
       needs: toNeeds(needed, stock),
       setUp: setUpOf(scheduled ?? { machine: job.machine, facts: { items: [] } }, site, chosen),
-      steps: steps.map((step) => toStepDto(step, names)),
+      steps: steps.map(toStepDto),
       vessels,
       pausedReason: job.pausedReason,
       defects,

@@ -16,6 +16,7 @@ import {
   AddJobPhotoDto,
   DropJobDto,
   JobDto,
+  JobProgressDto,
   OpenJobDto,
   RecordPageDto,
   RecordQueryDto,
@@ -90,7 +91,7 @@ export class JobsController {
   }
 
   @ApiOperation({ summary: 'Say where a step of a job stands, and what it found' })
-  @ApiOkResponse({ type: JobDto })
+  @ApiOkResponse({ type: JobProgressDto })
   @Allow('crewLead', 'mechanic')
   @Put('jobs/:id/steps/:key')
   step(
@@ -98,7 +99,7 @@ export class JobsController {
     @Param('key') key: string,
     @Body() body: UpdateStepDto,
     @Caller() caller: Person,
-  ): Promise<JobDto> {
+  ): Promise<JobProgressDto> {
     return this.steps.update(id, key, body, caller);
   }
 

@@ -1,3 +1,4 @@
+import { proposedDraws } from '@yugator/contracts';
 import type {
   ArticleDto,
   DefectDto,
@@ -29,7 +30,7 @@ describe('a job', () => {
     // Came new at 0 h, every 50 h, 60.0 h now: 10 h over.
     expect(await oilLine()).toMatchObject({ state: 'overdue', limits: [{ at: 50, left: -10 }] });
     const job = await ready();
-    expect(job.proposed).toMatchObject([{ articleId: yard.crew.kit, quantity: 1, onHand: 5 }]);
+    expect(proposedDraws(job)).toMatchObject([{ articleId: yard.crew.kit, quantity: 1, onHand: 5 }]);
     const done = await signOff(job);
     expect(done.status).toBe(201);
     expect(done.body).toMatchObject({
@@ -77,7 +78,13 @@ describe('a job', () => {
   it('costs its parts and its minutes, at the rate of the day on which it was signed off', async () => {
     const first = await signOff(await ready());
     expect(first.body.record).toMatchObject({ labourCostMinor: null, costMinor: 2890 });
-    const site = { hoursGrid: 'sinceDone', unitSystem: 'metric', staleAfterDays: 8, sessionIdleDays: 14 };
+    const site = {
+      hoursGrid: 'sinceDone',
+      unitSystem: 'metric',
+      dateOrder: 'dayFirst',
+      staleAfterDays: 8,
+      sessionIdleDays: 14,
+    };
     const setRate = (labourRateMinor: number | null, version: number) =>
       yard.ask('PUT', '/api/site', { body: { ...site, labourRateMinor, version } });
     expect((await setRate(3000, 1)).status).toBe(200);

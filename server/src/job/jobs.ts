@@ -181,7 +181,8 @@ export class Jobs {
       );
       await this.shelf.draw(fields.draws, id, caller);
       await this.writeFindings(job, fields, caller);
-      await keepFindings(id, await this.sheets.setUp(job, siteNow));
+      const items = await JobItem.findAll({ where: { jobId: id } });
+      await keepFindings(id, await this.sheets.setUp(job.machineId, items, siteNow));
       await job.update({
         state: 'signedOff',
         doneOn,

@@ -2,6 +2,7 @@ import type { JobState, Outcome, Severity } from '@yugator/contracts';
 import type { MeterName } from '@yugator/core';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
+import { Person } from './person.model.js';
 import { Item } from './book.model.js';
 import {
   Flag,
@@ -91,8 +92,9 @@ export class JobStep extends Model<InferAttributes<JobStep>, InferCreationAttrib
   /** what it measured or saw, as `contracts` has it */
   @OptionalJson declare found: unknown;
   @Moment declare changedAt: Date;
-  @Ref declare changedById: string;
+  @ForeignKey(() => Person) @Ref declare changedById: string;
   @Whole declare version: number;
+  @BelongsTo(() => Person) declare changedBy?: NonAttribute<Person>;
 }
 
 /** What somebody saw in a job: a JPEG with a line beneath. */

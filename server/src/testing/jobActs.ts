@@ -1,3 +1,4 @@
+import { proposedDraws } from '@yugator/contracts';
 import type { JobDto, SignOffDto } from '@yugator/contracts';
 import type { Yard } from './testApp.js';
 
@@ -25,7 +26,7 @@ export function jobActs(yard: () => Yard) {
         shown: 61.5,
         doneById: yard().crew.people.mechanic,
         minutes: 35,
-        draws: job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity })),
+        draws: proposedDraws(job).map(({ articleId, quantity }) => ({ articleId, quantity })),
         version: job.version,
         ...over,
       },

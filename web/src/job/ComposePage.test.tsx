@@ -54,7 +54,17 @@ const visit = (over: Partial<VisitDto> = {}): VisitDto => ({
     { itemId: 'hoses', reason: { kind: 'due' } },
     { itemId: 'air', reason: { kind: 'openAlready', access: ['hoodOff'], savedMinutes: 4, thrownAway: 0.1 } },
   ],
-  needs: [{ itemId: 'air', articleId: 'a', name: 'Air element', unit: 'piece', quantity: 1, onHand: 0 }],
+  needs: [
+    {
+      itemId: 'air',
+      articleId: 'a',
+      name: 'Air element',
+      unit: 'piece',
+      quantity: 1,
+      onHand: 0,
+      priceMinor: 900,
+    },
+  ],
   ...over,
 });
 

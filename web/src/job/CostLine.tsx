@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { proposedDraws } from '@yugator/contracts';
 import type { JobDto, SignOffDto } from '@yugator/contracts';
 import { jobCost } from '@yugator/core';
 import { useWatch } from 'react-hook-form';
@@ -18,7 +19,7 @@ export function CostLine({ form, job }: Props) {
   const { site } = useSession();
   const shelf = useQuery(shelfQueries.list());
   const [minutes, draws] = useWatch({ control: form.control, name: ['minutes', 'draws'] });
-  const known = knownArticles(job.proposed, shelf.data);
+  const known = knownArticles(proposedDraws(job), shelf.data);
   const priced = draws.map(({ articleId, quantity }) => ({
     quantity: Number.isFinite(quantity) ? quantity : 0,
     priceMinor: known.get(articleId)?.priceMinor ?? 0,

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { SignOffDto } from '@yugator/contracts';
+import { proposedDraws, SignOffDto } from '@yugator/contracts';
 import type { JobDto, PersonDto, Role } from '@yugator/contracts';
 import { useEffect, useMemo } from 'react';
 import type { FormEvent } from 'react';
@@ -39,7 +39,7 @@ function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws' | 'usedOi
   return {
     minutes: handsOnMinutes(job.setUp, done),
     usedOilLitres: usedOilLitres(job.setUp, done),
-    draws: job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity })),
+    draws: proposedDraws(job).map(({ articleId, quantity }) => ({ articleId, quantity })),
   };
 }
 
@@ -141,7 +141,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
         <DoneBy form={form} people={people} />
         <Field form={form} name="minutes" label="Minutes" figure />
       </div>
-      <Draws form={form} proposed={job.proposed} />
+      <Draws form={form} proposed={proposedDraws(job)} />
       {drainsOil ? (
         <Field form={form} name="usedOilLitres" label="Used oil into the container, litres" figure />
       ) : null}

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import type { Found, JobDto, JobStepDto, UpdateStepDto } from '@yugator/contracts';
+import type { Found, JobDto, JobProgressDto, JobStepDto, UpdateStepDto } from '@yugator/contracts';
 import { useRef, useState } from 'react';
 import { ApiProblem } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
@@ -20,6 +20,16 @@ export function stepOf(job: JobDto, key: string): Omit<JobStepDto, 'by'> & { rea
   );
 }
 
+/** A job with what a tick changed of it. */
+function goneOn(job: JobDto, { items, ...progress }: JobProgressDto): JobDto {
+  const changed = new Map(items.map((item) => [item.itemId, item]));
+  return {
+    ...job,
+    ...progress,
+    items: job.items.map((item) => ({ ...item, ...changed.get(item.itemId) })),
+  };
+}
+
 type Change = Partial<Pick<UpdateStepDto, 'isDone' | 'isAcknowledged' | 'timer'>> & {
   readonly found?: Found;
 };
@@ -35,10 +45,10 @@ export function useStep(job: JobDto, key: string) {
   const [isTicking, setTicking] = useState(false);
   // Cautions that were just read: the tick need not wait for the network, for it goes out after them.
   const [isRead, setRead] = useState<boolean | null>(null);
-  const { mutateAsync, error } = useWrite<JobDto, UpdateStepDto>(
+  const { mutateAsync, error } = useWrite<JobProgressDto, UpdateStepDto>(
     (body) => ({ method: 'PUT', path: `/jobs/${job.id}/steps/${encodeURIComponent(key)}`, body }),
     [],
-    (now) => client.setQueryData(queryKey, now),
+    (now) => client.setQueryData<JobDto>(queryKey, (before) => before && goneOn(before, now)),
   );
   const send = async (change: Change): Promise<boolean> => {
     // What was said a moment ago has moved the step on.

@@ -6,7 +6,7 @@ import { JobPage } from '../job/JobPage.js';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
 import { SITE } from './fixtures.js';
-import { item, job, KIT } from './jobs.js';
+import { item, job } from './jobs.js';
 
 export const ANSEL = '00000000-0000-7000-8000-000000000001';
 
@@ -86,7 +86,7 @@ export class JobShop {
     if (kind === 'items') {
       const { outcome } = body as OutcomeDto;
       const items = this.now.items.map((each) => (each.itemId === key ? item(key, outcome) : each));
-      this.now = { ...this.now, items, proposed: items[0]?.outcome === 'done' ? [KIT] : [] };
+      this.now = { ...this.now, items };
     }
   }
 }

@@ -45,7 +45,6 @@ export const job = (over: Partial<JobDto> = {}): JobDto => ({
   state: 'open',
   openedOn: '2027-05-12',
   openedBy: 'Marit',
-  proposed: [],
   lastShown: 412.6,
   expectedShown: 418.2,
   labourRateMinor: 3000,
