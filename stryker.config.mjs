@@ -1,6 +1,6 @@
 // Mutation testing of the rules in `core`: each mutant is one small change of the code, and a test has to notice it.
 // What the last run found is told in docs/testing.md.
-const SUBJECTS = 'schedule,meter,season,usage,fluids,checks,measurement,units,calendar';
+const SUBJECTS = 'schedule,meter,season,usage,fluid,check,measurement,units,calendar';
 
 /** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
 export default {

@@ -36,7 +36,7 @@ export const routes: RouteObject[] = [
               {
                 path: 'fleet/schedule',
                 lazy: async () => ({
-                  Component: (await import('./machine/FleetSchedulePage.js')).FleetSchedulePage,
+                  Component: (await import('./schedule/FleetSchedulePage.js')).FleetSchedulePage,
                 }),
               },
               {
@@ -76,7 +76,7 @@ export const routes: RouteObject[] = [
               {
                 path: 'setup/house-rules',
                 lazy: async () => ({
-                  Component: (await import('./setup/HouseRulesPage.js')).HouseRulesPage,
+                  Component: (await import('./site/HouseRulesPage.js')).HouseRulesPage,
                 }),
               },
               {

@@ -1,4 +1,4 @@
-import { judgeBattery, RECHARGE_BELOW_VOLTS } from '../checks/battery.js';
+import { judgeBattery, RECHARGE_BELOW_VOLTS } from '../check/battery.js';
 import { shownValue } from '../units/quantity.js';
 import { defineMeasurement, field } from './define.js';
 

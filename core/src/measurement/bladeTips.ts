@@ -1,4 +1,4 @@
-import { isBladeStraight } from '../checks/deckLevel.js';
+import { isBladeStraight } from '../check/deckLevel.js';
 import { shownValue } from '../units/quantity.js';
 import { defineMeasurement, field } from './define.js';
 import type { LimitsFrom } from './define.js';

@@ -1,4 +1,4 @@
-import { judgeBolts } from '../checks/bolts.js';
+import { judgeBolts } from '../check/bolts.js';
 import { defineMeasurement, field } from './define.js';
 
 /** How many of some bolts had moved. */

@@ -1,5 +1,5 @@
-import { judgeCharging } from '../checks/battery.js';
-import type { ChargingVolts } from '../checks/battery.js';
+import { judgeCharging } from '../check/battery.js';
+import type { ChargingVolts } from '../check/battery.js';
 import { shownRange, shownValue } from '../units/quantity.js';
 import { defineMeasurement, field } from './define.js';
 import type { LimitsFrom } from './define.js';

@@ -1,5 +1,5 @@
-import { judgeDeck } from '../checks/deckLevel.js';
-import type { DeckLimits } from '../checks/deckLevel.js';
+import { judgeDeck } from '../check/deckLevel.js';
+import type { DeckLimits } from '../check/deckLevel.js';
 import { shownRange, shownValue } from '../units/quantity.js';
 import { defineMeasurement, field } from './define.js';
 import type { LimitsFrom } from './define.js';

@@ -1,5 +1,5 @@
-import { judgeFreePlay } from '../checks/freePlay.js';
-import type { FreePlayRange } from '../checks/freePlay.js';
+import { judgeFreePlay } from '../check/freePlay.js';
+import type { FreePlayRange } from '../check/freePlay.js';
 import { shownRange, shownValue } from '../units/quantity.js';
 import { defineMeasurement, field } from './define.js';
 import type { LimitsFrom } from './define.js';

@@ -1,4 +1,4 @@
-import { judgeStrokes } from '../checks/grease.js';
+import { judgeStrokes } from '../check/grease.js';
 import { defineMeasurement, field } from './define.js';
 
 /** Strokes that a fitting took. */

@@ -1,4 +1,4 @@
-import { judgeRange } from '../checks/range.js';
+import { judgeRange } from '../check/range.js';
 import { shownRange } from '../units/quantity.js';
 import type { Dimension } from '../units/units.js';
 import { defineMeasurement, field } from './define.js';

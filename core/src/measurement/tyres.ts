@@ -1,4 +1,4 @@
-import { judgeTyres } from '../checks/tyres.js';
+import { judgeTyres } from '../check/tyres.js';
 import { shownRange, shownValue } from '../units/quantity.js';
 import { defineMeasurement, field } from './define.js';
 

@@ -1,5 +1,5 @@
 import type { Component } from '../component/components.js';
-import { withDefaults } from '../rules/houseRules.js';
+import { withDefaults } from '../site/houseRules.js';
 import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
 import type { MachineSetUp, MachineSpec, WorkItem } from './machineSetUp.js';

@@ -1,4 +1,4 @@
-import type { FillNeed, Prefill } from '../fluids/fillPlan.js';
+import type { FillNeed, Prefill } from '../fluid/fillPlan.js';
 import type { MachineSetUp } from './machineSetUp.js';
 import type { FluidNeed, Step } from './step.js';
 

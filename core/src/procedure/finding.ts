@@ -1,5 +1,5 @@
-import { sightOf } from '../checks/looks.js';
-import type { LookKey } from '../checks/looks.js';
+import { sightOf } from '../check/looks.js';
+import type { LookKey } from '../check/looks.js';
 import { shownValue } from '../units/quantity.js';
 import type { UnitSystem } from '../units/units.js';
 import { fieldsOf } from '../measurement/measurement.js';

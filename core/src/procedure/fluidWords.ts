@@ -1,4 +1,4 @@
-import type { ApprovedGrade } from '../fluids/viscosity.js';
+import type { ApprovedGrade } from '../fluid/viscosity.js';
 import { componentSpec } from '../component/components.js';
 import type { Component } from '../component/components.js';
 import { shownValue } from '../units/quantity.js';

@@ -1,4 +1,4 @@
-import { sightOf } from '../checks/looks.js';
+import { sightOf } from '../check/looks.js';
 import type { SheetStep } from './compose.js';
 import type { FoundFields } from './finding.js';
 import type { WorkItem } from './machineSetUp.js';

@@ -1,7 +1,7 @@
-import { USUAL_CHARGING } from '../checks/battery.js';
-import { USUAL_DECK, USUAL_TIPS_WITHIN } from '../checks/deckLevel.js';
-import { LOOKS } from '../checks/looks.js';
-import type { Look, LookKey } from '../checks/looks.js';
+import { USUAL_CHARGING } from '../check/battery.js';
+import { USUAL_DECK, USUAL_TIPS_WITHIN } from '../check/deckLevel.js';
+import { LOOKS } from '../check/looks.js';
+import type { Look, LookKey } from '../check/looks.js';
 import { isInSpec } from '../measurement/measurement.js';
 import type { Measurement } from '../measurement/measurement.js';
 import { foundGood } from './foundGood.js';

@@ -1,4 +1,4 @@
-import { sightOf } from '../checks/looks.js';
+import { sightOf } from '../check/looks.js';
 import { isInSpec } from '../measurement/measurement.js';
 import type { Step } from './step.js';
 

@@ -1,9 +1,9 @@
 import type { Component, ComponentClass, ComponentFuel } from '../component/components.js';
 import { componentSpec } from '../component/components.js';
-import type { DeckLimits } from '../checks/deckLevel.js';
-import type { HouseRules } from '../rules/houseRules.js';
+import type { DeckLimits } from '../check/deckLevel.js';
+import type { HouseRules } from '../site/houseRules.js';
 import type { Action } from '../schedule/item.js';
-import type { ApprovedGrade } from '../fluids/viscosity.js';
+import type { ApprovedGrade } from '../fluid/viscosity.js';
 import type { Figure, FluidNeed, Step } from './step.js';
 
 /** How the oil of an engine comes out. */

@@ -1,7 +1,7 @@
 import type { Action } from '../schedule/item.js';
 import type { Component } from '../component/components.js';
-import type { LookKey } from '../checks/looks.js';
-import { DEFAULT_RULES } from '../rules/houseRules.js';
+import type { LookKey } from '../check/looks.js';
+import { DEFAULT_RULES } from '../site/houseRules.js';
 import { BY_THE_BOOK } from './catalogue/generic.js';
 import { proceduresFor } from './catalogue.js';
 import { sheetSteps } from './compose.js';

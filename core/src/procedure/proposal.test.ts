@@ -1,7 +1,7 @@
 import type { DueAnswer } from '../schedule/due.js';
 import type { DueState } from '../schedule/dueState.js';
 import { civilDate } from '../calendar/civilDate.js';
-import { withDefaults } from '../rules/houseRules.js';
+import { withDefaults } from '../site/houseRules.js';
 import { every, item } from '../schedule/testing/facts.js';
 import { proposeItems, yearlyVisitOn } from './proposal.js';
 import { setUp, TRACTOR, work } from './testing/jobs.js';

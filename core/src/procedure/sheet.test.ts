@@ -9,7 +9,7 @@ import type { MachineSetUp, MachineSpec, WorkItem } from './machineSetUp.js';
 import { composeSheet, linksOf } from './sheet.js';
 import type { Sheet } from './sheet.js';
 import { ANNUAL_MOWER, ANNUAL_TRACTOR, MOWER_SPEC, setUp, TRACTOR, work } from './testing/jobs.js';
-import { HOUSE_RULES, withDefaults } from '../rules/houseRules.js';
+import { HOUSE_RULES, withDefaults } from '../site/houseRules.js';
 
 const SETTINGS = fc.record({
   machineClass: fc.constantFrom('ridingMower', 'zeroTurn', 'compactTractor', 'utilityVehicle'),

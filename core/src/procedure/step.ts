@@ -1,8 +1,8 @@
 import type { Component } from '../component/components.js';
 import type { Measurement } from '../measurement/measurement.js';
 import type { Dimension } from '../units/units.js';
-import type { HouseRuleKey } from '../rules/houseRules.js';
-import type { LookKey } from '../checks/looks.js';
+import type { HouseRuleKey } from '../site/houseRules.js';
+import type { LookKey } from '../check/looks.js';
 import type { Access, WaitKind } from './access.js';
 import type { CautionKey } from './caution.js';
 import type { Phase } from './phase.js';

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { JobProgressDto, UpdateStepDto } from '@yugator/contracts';
 import { canMaim, settledChange, sheetSteps } from '@yugator/core';
+import type { SheetStep } from '@yugator/core';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
@@ -8,6 +9,18 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 import { JobItem, JobStep } from '../models/job.model.js';
 import { JobSheets, toProgressDto } from './jobSheets.js';
 import { OpenJobs } from './openJobs.js';
+
+function requireRead(step: SheetStep, { isDone, isAcknowledged }: UpdateStepDto): void {
+  if (!isDone || isAcknowledged || !canMaim(step)) return;
+  const detail = 'This step can maim. Read its cautions and say so, then it can be ticked off.';
+  throw fieldProblem(fault('/isAcknowledged', 'notRead', detail));
+}
+
+/** When what passes by itself began: now, never, or as it was. */
+function startedAt({ timer }: UpdateStepDto, known: JobStep | undefined, now: Date): Date | null {
+  if (timer === 'start') return now;
+  return timer === 'forget' ? null : (known?.startedAt ?? null);
+}
 
 /** The progress of a job, step by step; two people may work on different steps of it at once. */
 @Injectable()
@@ -32,22 +45,18 @@ export class JobSteps {
       const rows = await JobStep.findAll({ where: { jobId: id }, include: [Person] });
       const known = rows.find(({ stepKey }) => stepKey === key);
       if ((known?.version ?? 0) !== fields.version) throw stale('step', await this.sheets.get(id));
-      if (fields.isDone && canMaim(step) && !fields.isAcknowledged) {
-        const detail = 'This step can maim. Read its cautions and say so, then it can be ticked off.';
-        throw fieldProblem(fault('/isAcknowledged', 'notRead', detail));
-      }
+      requireRead(step, fields);
       const before = new Set(rows.filter(({ isDone }) => isDone).map(({ stepKey }) => stepKey));
       const after = new Set(before);
       if (fields.isDone) after.add(key);
       else after.delete(key);
-      const timer = fields.timer;
       const touched = {
         isDone: fields.isDone,
         isAcknowledged: fields.isAcknowledged,
         found: fields.found,
         changedAt: now,
         changedById: caller.id,
-        startedAt: timer === 'start' ? now : timer === 'forget' ? null : (known?.startedAt ?? null),
+        startedAt: startedAt(fields, known, now),
         version: fields.version + 1,
       };
       const row = known

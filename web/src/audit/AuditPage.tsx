@@ -21,7 +21,7 @@ import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
 import table from '../page/table.module.css';
 import { useIsOneOf, useSession } from '../session/useSession.js';
-import { peopleQueries } from '../setup/peopleQueries.js';
+import { peopleQueries } from '../people/peopleQueries.js';
 import { momentWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import { ACT_WORDS } from './actWords.js';

@@ -19,7 +19,7 @@ import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
 import { handsOnMinutes, usedOilLitres } from '@yugator/core';
 import { MendedDefects } from './MendedDefects.js';
-import { peopleQueries } from '../setup/peopleQueries.js';
+import { peopleQueries } from '../people/peopleQueries.js';
 import { countWords, hoursWords } from '../words/figures.js';
 import { CostLine } from './CostLine.js';
 import { Draws } from './Draws.js';

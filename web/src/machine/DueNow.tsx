@@ -1,6 +1,6 @@
 import type { MachineDetailDto } from '@yugator/contracts';
 import { Defects } from '../defect/Defects.js';
-import { EvidenceProposals } from './EvidenceProposals.js';
+import { EvidenceProposals } from '../evidence/EvidenceProposals.js';
 import { Schedule } from './Schedule.js';
 
 /** What a machine's page opens on: its schedule, what its checks propose, and its open defects. */

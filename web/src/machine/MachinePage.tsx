@@ -21,7 +21,7 @@ import { StatusChange } from './StatusChange.js';
 const Readings = lazy(async () => ({ default: (await import('./Readings.js')).Readings }));
 const RecordList = lazy(async () => ({ default: (await import('../records/RecordList.js')).RecordList }));
 const Details = lazy(async () => ({ default: (await import('./Details.js')).Details }));
-const Milestones = lazy(async () => ({ default: (await import('./Milestones.js')).Milestones }));
+const Milestones = lazy(async () => ({ default: (await import('../schedule/Milestones.js')).Milestones }));
 const SpecCard = lazy(async () => ({ default: (await import('./SpecCard.js')).SpecCard }));
 const Use = lazy(async () => ({ default: (await import('./Use.js')).Use }));
 

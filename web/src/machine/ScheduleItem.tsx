@@ -4,9 +4,9 @@ import { STATE_COLOUR, STATE_WORDS } from '../schedule/stateWords.js';
 import { ruleWords } from '../schedule/triggerWords.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { DeclareLast } from './DeclareLast.js';
-import styles from './hourTape.module.css';
-import { TapeLane } from './TapeLane.js';
-import type { TapeScale } from './tapeScale.js';
+import styles from '../schedule/hourTape.module.css';
+import { TapeLane } from '../schedule/TapeLane.js';
+import type { TapeScale } from '../schedule/tapeScale.js';
 
 interface Props {
   readonly line: DueLineDto;

@@ -1,5 +1,5 @@
 import { PageHead } from '../page/PageHead.js';
-import { ROLE_WORDS } from '../setup/roleWords.js';
+import { ROLE_WORDS } from '../people/roleWords.js';
 import { ChangePassword } from './ChangePassword.js';
 import { OpenSessions } from './OpenSessions.js';
 import { useSession } from './useSession.js';

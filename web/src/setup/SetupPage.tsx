@@ -10,10 +10,10 @@ import { PageHead } from '../page/PageHead.js';
 import table from '../page/table.module.css';
 import { useIsOneOf } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
-import { FleetFiles } from './FleetFiles.js';
-import { SiteRules } from './SiteRules.js';
-import { Unsettled } from './Unsettled.js';
-import { Crew } from './Crew.js';
+import { FleetFiles } from '../fleetFile/FleetFiles.js';
+import { SiteRules } from '../site/SiteRules.js';
+import { Unsettled } from '../component/Unsettled.js';
+import { Crew } from '../people/Crew.js';
 
 function Book({ book }: { book: BookDto }) {
   return (

@@ -12,7 +12,7 @@ import { useWrite } from '../api/useWrite.js';
 import { sentenceOf } from '../api/problem.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
-import { ROLE_WORDS } from '../setup/roleWords.js';
+import { ROLE_WORDS } from '../people/roleWords.js';
 
 const SCHEMES = [
   ['light', 'Light'],

@@ -1,5 +1,5 @@
-import { USUAL_CHARGING } from '../../checks/battery.js';
-import { USUAL_EQUAL_WITHIN } from '../../checks/freePlay.js';
+import { USUAL_CHARGING } from '../../check/battery.js';
+import { USUAL_EQUAL_WITHIN } from '../../check/freePlay.js';
 import type { Component } from '../../component/components.js';
 import { cardName, playsOf, torqueFigures, underHood } from '../machineSetUp.js';
 import type { CardPlay, MachineSetUp } from '../machineSetUp.js';

@@ -1,4 +1,4 @@
-import { USUAL_DECK, USUAL_TIPS_WITHIN } from '../../checks/deckLevel.js';
+import { USUAL_DECK, USUAL_TIPS_WITHIN } from '../../check/deckLevel.js';
 import { torqueFigures } from '../machineSetUp.js';
 import type { MachineSetUp } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';

@@ -1,5 +1,5 @@
 import type { Component } from '../../component/components.js';
-import { DEFAULT_RULES } from '../../rules/houseRules.js';
+import { DEFAULT_RULES } from '../../site/houseRules.js';
 import type { Action } from '../../schedule/item.js';
 import { usualFittings } from '../machineSetUp.js';
 import type { MachineSetUp, MachineSpec, WorkItem } from '../machineSetUp.js';

@@ -4,7 +4,7 @@ import type { UnsettledDto } from '@yugator/contracts';
 import { Link } from 'react-router';
 import { Failed } from '../page/Failed.js';
 import table from '../page/table.module.css';
-import { siteQueries } from './siteQueries.js';
+import { siteQueries } from '../site/siteQueries.js';
 
 const WHERE: Record<UnsettledDto['where'], (of: string) => string> = {
   book: (of) => of,

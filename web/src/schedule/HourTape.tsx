@@ -3,7 +3,7 @@ import type { MachineDetailDto } from '@yugator/contracts';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { useSession } from '../session/useSession.js';
-import { useWidth } from '../schedule/useWidth.js';
+import { useWidth } from './useWidth.js';
 import { dayWords } from '../words/dates.js';
 import { intervalWords } from '../words/figures.js';
 import styles from './hourTape.module.css';

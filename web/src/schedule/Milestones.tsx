@@ -6,9 +6,9 @@ import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import table from '../page/table.module.css';
-import { triggerWords } from '../schedule/triggerWords.js';
+import { triggerWords } from './triggerWords.js';
 import { intervalWords } from '../words/figures.js';
-import { fleetQueries } from './fleetQueries.js';
+import { fleetQueries } from '../machine/fleetQueries.js';
 import styles from './milestones.module.css';
 
 const REASON_WORDS: Record<MilestoneLineDto['reason'], string> = {

@@ -9,15 +9,15 @@ import type { Choices } from '../form/Choose.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { Plate } from '../page/Plate.js';
-import { limitWords, rangeWords } from '../schedule/dueWords.js';
-import { StateMark } from '../schedule/StateShape.js';
-import { STATE_WORDS } from '../schedule/stateWords.js';
+import { limitWords, rangeWords } from './dueWords.js';
+import { StateMark } from './StateShape.js';
+import { STATE_WORDS } from './stateWords.js';
 import { useSession } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import styles from './fleetSchedule.module.css';
 import { ALL, COLUMNS, useChosenLines, WORST_FIRST } from './fleetLines.js';
 import type { ColumnId, LineFilter, LineOrder } from './fleetLines.js';
-import { fleetQueries } from './fleetQueries.js';
+import { fleetQueries } from '../machine/fleetQueries.js';
 
 const ROW_HEIGHT = 56;
 
