@@ -103,7 +103,7 @@ describe('a crew lead who sets up', () => {
     await sees(page, 'Add a season');
     await press(page, 'Add a season');
     await sees(page, 'Name it, such as Mowing.');
-    const names = await page.$$('input[type=text], input:not([type])');
+    const names = await page.$$('input[name^="seasons."][name$=".name"]');
     await names.at(-1)?.type('Leap days');
     await press(page, 'Save the seasons');
     await sees(page, 'Seasons saved.');

@@ -59,7 +59,7 @@ describe('what work an action on a component is', () => {
     ['Brake linkage: inspect', 'inspect', 'brakeLinkage', 'byTheBook'],
     ['Brake linkage: adjust', 'adjust', 'brakeLinkage', 'byTheBook'],
     ['Parking brake: adjust', 'adjust', 'parkingBrake', 'byTheBook'],
-    ['Deck spindle brakes: inspect', 'inspect', 'spindleBrakes', 'byTheBook'],
+    ['Deck spindle brakes: inspect', 'inspect', 'spindleBrakes', 'spindleBrakes'],
     ['Engine drain plug: replace', 'replace', 'engineDrainPlug', 'byTheBook'],
     ['Glow plugs: replace', 'replace', 'glowPlugs', 'byTheBook'],
     ['Fuel lines: replace', 'replace', 'fuelLines', 'byTheBook'],

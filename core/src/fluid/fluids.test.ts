@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { drainPlan } from './drainPlan.js';
 import { atDipstick, fillPlan, filterTakes } from './fillPlan.js';
 import type { FillNeed } from './fillPlan.js';
-import { fullJugs, pourFrom } from './jugs.js';
+import { fullJugs, jugActs, pourFrom } from './jugs.js';
 import { coldCrankingLimit, gradesFor } from './viscosity.js';
 
 /** Volumes that occur in a shed. */
@@ -125,6 +125,68 @@ describe('jugs', () => {
         expect(sum(jugs) - sum(left) + short).toBeCloseTo(litres, 6);
       }),
       { seed: 5, numRuns: 1000 },
+    );
+  });
+});
+
+describe('what is done with jugs', () => {
+  const QUART = 0.946352946;
+  const GALLON = 4 * QUART;
+  const acts = (size: number, litres: number, mark: number) =>
+    jugActs(pourFrom(fullJugs(size, litres), litres).pours, mark);
+
+  it('goes by their marks and the halves between them', () => {
+    // 1.75 L out of a 5 L jug, marked at each litre, leave 3.25 L: to the half above it, and the rest by a cup.
+    expect(acts(5, 1.75, 1)).toEqual([
+      { kind: 'stopAt', from: 5, until: 3.5 },
+      { kind: 'measure', litres: expect.closeTo(0.25, 9) },
+    ]);
+    expect(acts(5, 1.5, 1)).toEqual([{ kind: 'stopAt', from: 5, until: 3.5 }]);
+    // 1.49 L are within 1 % of it.
+    expect(acts(5, 1.49, 1)).toEqual([{ kind: 'stopAt', from: 5, until: 3.5 }]);
+  });
+
+  it('never stops at a full or an empty jug', () => {
+    // A card's 0.95 L against a quart of 0.946 L: 4 mL more than the jug, which nobody pours.
+    expect(acts(QUART, 0.95, QUART / 4)).toEqual([{ kind: 'pourOut', jugs: 1 }]);
+    expect(acts(QUART, 0.94, QUART / 4)).toEqual([{ kind: 'pourOut', jugs: 1 }]);
+    expect(acts(QUART, 2 * QUART, QUART / 4)).toEqual([{ kind: 'pourOut', jugs: 2 }]);
+  });
+
+  it('measures a little that no mark of a large jug tells', () => {
+    expect(acts(GALLON, 0.06, GALLON / 4)).toEqual([{ kind: 'measure', litres: expect.closeTo(0.06, 9) }]);
+  });
+
+  it('comes to what was wanted within 15 mL or a hundredth', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(
+          [1, 0.25],
+          [2, 1],
+          [5, 1],
+          [20, 5],
+          [QUART, QUART / 4],
+          [5 * QUART, QUART],
+          [GALLON, GALLON / 4],
+        ),
+        fc.double({ min: 0.02, max: 12, noNaN: true }),
+        ([size = 1, mark = 1], litres) => {
+          const all = acts(size, litres, mark);
+          const poured = all.reduce((sum, act) => {
+            if (act.kind === 'pourOut') return sum + act.jugs * size;
+            return sum + (act.kind === 'stopAt' ? act.from - act.until : act.litres);
+          }, 0);
+          expect(Math.abs(poured - litres)).toBeLessThanOrEqual(Math.max(0.015, litres / 100) + 1e-6);
+          for (const act of all) {
+            if (act.kind !== 'stopAt') continue;
+            expect(act.until).toBeGreaterThan(0);
+            expect(act.until).toBeLessThan(size);
+            const halves = act.until / (mark / 2);
+            expect(Math.abs(halves - Math.round(halves))).toBeLessThan(1e-6);
+          }
+        },
+      ),
+      { seed: 21, numRuns: 1000 },
     );
   });
 });

@@ -6,7 +6,7 @@ import type { MachineSetUp, WorkItem } from './machineSetUp.js';
 import { PHASES } from './phase.js';
 import type { Phase } from './phase.js';
 import { isDoneBy } from './procedure.js';
-import type { Procedure } from './procedure.js';
+import type { AskedWork, Procedure } from './procedure.js';
 import { step } from './step.js';
 import type { Step } from './step.js';
 
@@ -86,18 +86,24 @@ function withTorqueRule(own: Step, { rules }: MachineSetUp): Step {
   return { ...own, tools: own.tools.filter((tool) => tool !== 'torque wrench') };
 }
 
-/** The components that items ask a procedure for. */
-function componentsOf({ procedure, items }: Asked): Component[] {
+/** The work that items ask a procedure for: its components and its actions. */
+function workOf({ procedure, items }: Asked): Pick<AskedWork, 'components' | 'actions'> {
   const asked = items.flatMap(({ action, components }) =>
-    components.filter((component) => isDoneBy(procedure, { action, component })),
+    components
+      .filter((component) => isDoneBy(procedure, { action, component }))
+      .map((component) => ({ action, component })),
   );
-  return [...new Set(asked)];
+  return {
+    components: [...new Set(asked.map(({ component }) => component))],
+    actions: [...new Set(asked.map(({ action }) => action))],
+  };
 }
 
 function stepsOf(asked: Asked, setUp: MachineSetUp): SheetStep[] {
   const { key: prefix, procedure, items } = asked;
-  const components = componentsOf(asked);
-  const steps = procedure.steps(setUp, { name: items.map(({ name }) => name).join('; '), components });
+  const { components, actions } = workOf(asked);
+  const name = items.map((item) => item.name).join('; ');
+  const steps = procedure.steps(setUp, { name, components, actions });
   const keyOf = (own: Step) => (own.shared === null ? `${prefix}.${own.id}` : `shared.${own.shared}`);
   const keyById = new Map(steps.map((own) => [own.id, keyOf(own)]));
   return steps.map((own, index) => {

@@ -15,6 +15,8 @@ export interface AskedWork {
   readonly name: string;
   /** the components that they ask it for, each once */
   readonly components: readonly Component[];
+  /** what they ask to be done to them, each once */
+  readonly actions: readonly Action[];
 }
 
 /** How a piece of work is done. */

@@ -128,7 +128,12 @@ describe('a sheet', () => {
       const hasPlug = oilDrain === 'plug' || oilDrain === 'twoPlugs';
       const isOpened = oilDrain !== 'cartridge' && oilDrain !== 'extractor';
       expect([close !== undefined, close?.figures.length === 1]).toEqual([isOpened, hasPlug]);
-      expect(sheet.fetch.tools.includes('new sealing washer')).toBe(hasPlug);
+      expect(sheet.fetch.tools.some((tool) => /sealing washer/.test(tool))).toBe(hasPlug);
+      const both = oilDrain === 'twoPlugs';
+      expect([
+        close?.text.includes('count two') ?? false,
+        sheet.fetch.tools.includes('two new sealing washers'),
+      ]).toEqual([both, both]);
     },
   );
 
@@ -245,6 +250,7 @@ describe('the catalogue of procedures', () => {
       steps: procedure.steps(each, {
         name: procedure.name,
         components: procedure.does.map(({ component }) => component),
+        actions: procedure.does.map(({ action }) => action),
       }),
     })),
   );

@@ -4,6 +4,7 @@ import type { SheetStep } from './compose.js';
 import { drainedLitres, filledLitres } from './fluidsOf.js';
 import type { FetchedFluid } from './fluidsOf.js';
 import type { MachineSetUp } from './machineSetUp.js';
+import { orderedPairs } from './orders.js';
 import { PHASES, phaseLink } from './phase.js';
 import { criticalPath, planFor } from './plan.js';
 import type { Link } from './plan.js';
@@ -60,7 +61,10 @@ function isHeldOpen(earlier: SheetStep, later: SheetStep): boolean {
 
 /** Which step waits for which, and how long. `steps` are in the order of {@link sheetSteps}. */
 export function linksOf(steps: readonly SheetStep[]): Link[] {
-  const links: Link[] = [];
+  const links: Link[] = orderedPairs(steps).map(({ from, to }) => {
+    const { handsOn = 0, handsOff = 0 } = steps[from] ?? {};
+    return { from, to, lag: handsOn + handsOff };
+  });
   steps.forEach((later, to) => {
     steps.forEach((earlier, from) => {
       if (from === to) return;

@@ -1,22 +1,23 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { fillPlan, fullJugs, pourFrom } from '@yugator/core';
-import type { FillNeed, JugPour } from '@yugator/core';
+import { fillPlan, fullJugs, jugActs, pourFrom } from '@yugator/core';
+import type { FillNeed, JugAct } from '@yugator/core';
 import { capital } from '../words/capital.js';
 import { countWords } from '../words/figures.js';
 import styles from './fluid.module.css';
 import { JugPicture } from './JugPicture.js';
-import { inJug, JUGS } from './jugSizes.js';
+import { inJug, JUGS, markOf, measured } from './jugSizes.js';
 import type { JugSize } from './jugSizes.js';
 
-/** Which jug is poured how far: whole ones first, then the level to stop at. */
-function pourWords(pours: readonly JugPour[], jug: JugSize): string {
-  const whole = pours.filter(({ until }) => until === 0).length;
-  const last = pours.find(({ until }) => until > 0);
-  const first = whole ? `Pour ${countWords(whole, 'jug')} of ${jug.key} out` : '';
-  const stop = last ? `pour until the ${jug.key} jug stands at ${inJug(last.until, jug)}` : '';
-  const both = first && stop ? `${first}, then ${stop}` : first || stop;
-  return `${capital(both)}.`;
+function actWords(act: JugAct, jug: JugSize, isMore: boolean): string {
+  switch (act.kind) {
+    case 'pourOut':
+      return `pour ${countWords(act.jugs, 'jug')} of ${jug.key} out`;
+    case 'stopAt':
+      return `pour until the ${jug.key} jug stands at ${inJug(act.until, jug)}`;
+    case 'measure':
+      return `measure out ${measured(act.litres, jug)} ${isMore ? 'more' : `of a ${jug.key} jug`}`;
+  }
 }
 
 interface Props {
@@ -38,13 +39,18 @@ export function FillPlanner({ need, jug, onJug, level = null, stage }: Props) {
   const first = pourFrom(prefilled.left, plan.firstPour);
   const topUp = pourFrom(first.left, plan.topUp);
   const { pours } = stage === 'first' ? first : topUp;
-  const last = pours.at(-1);
+  const acts = jugActs(pours, markOf(jug));
+  const stop = acts.find((act) => act.kind === 'stopAt');
   const amount = stage === 'first' ? plan.firstPour : plan.topUp;
   return (
     <div className={styles.plan}>
-      <p className={styles.stop}>{amount > 0 ? pourWords(pours, jug) : 'Nothing more goes in.'}</p>
+      <p className={styles.stop}>
+        {amount > 0 && acts.length
+          ? `${capital(acts.map((act, index) => actWords(act, jug, index > 0)).join(', then '))}.`
+          : 'Nothing more goes in.'}
+      </p>
       <div className={styles.pouring}>
-        {last ? <JugPicture jug={jug} from={last.from} until={last.until} /> : null}
+        {stop ? <JugPicture jug={jug} from={stop.from} until={stop.until} /> : null}
         <dl>
           {plan.prefilled > 0 ? (
             <div>

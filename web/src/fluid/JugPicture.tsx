@@ -1,4 +1,5 @@
 import { inUnit } from '@yugator/core';
+import { markOf } from './jugSizes.js';
 import type { JugSize } from './jugSizes.js';
 
 const TOP = 48;
@@ -8,7 +9,7 @@ const BOTTOM = 214;
 export function JugPicture({ jug, from, until }: { jug: JugSize; from: number; until: number }) {
   const y = (litres: number) => BOTTOM - (litres / jug.litres) * (BOTTOM - TOP);
   const size = Number(inUnit(jug.litres, 'volume', jug.unit, 2));
-  const step = size > 10 ? 5 : size >= 2 ? 1 : 0.25;
+  const step = (markOf(jug) * size) / jug.litres;
   const marks = Array.from({ length: Math.floor(size / step + 1e-9) }, (_, index) => (index + 1) * step);
   const perUnit = jug.litres / size;
   return (

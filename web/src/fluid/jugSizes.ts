@@ -24,9 +24,31 @@ export function jugOf(key: unknown, units: 'metric' | 'us'): JugSize {
   return JUGS.find((each) => each.key === key) ?? JUGS.find((each) => each.key === usual) ?? jug('1 L', 'L');
 }
 
-const DECIMALS: Partial<Record<Unit, number>> = { gal: 3 };
+/** Litres between two marks on the side of a jug: a quarter of its unit on small ones, a whole on others, five on large ones. */
+export function markOf({ litres, unit }: JugSize): number {
+  const size = Number(inUnit(litres, 'volume', unit, 2));
+  const step = size > 10 ? 5 : size >= 2 ? 1 : 0.25;
+  return (litres / size) * step;
+}
 
-/** Litres in the unit of a jug: "3.35 qt". */
+/** Litres below which the unit of a jug is too large a measure. */
+const SMALL = 0.3;
+
+/** Litres in the unit of a jug, small amounts in the small unit that goes with it: "3.35 qt", "6 fl oz", "120 mL". */
 export function inJug(litres: number, { unit }: JugSize): string {
-  return `${inUnit(litres, 'volume', unit, DECIMALS[unit] ?? 2)}\u00a0${unit}`;
+  const isMetric = unit === 'L' || unit === 'mL';
+  if (litres > 0 && litres < SMALL) {
+    const small = isMetric ? 'mL' : 'fl oz';
+    const figure = isMetric ? Math.round((litres * 1000) / 5) * 5 : inUnit(litres, 'volume', 'fl oz', 0);
+    return `${figure}\u00a0${small}`;
+  }
+  return `${inUnit(litres, 'volume', unit, 2)}\u00a0${unit}`;
+}
+
+/** Litres to be measured by a cup with a scale: to 5 mL, or to the fluid ounce. */
+export function measured(litres: number, { unit }: JugSize): string {
+  const isMetric = unit === 'L' || unit === 'mL';
+  return isMetric
+    ? `${Math.round((litres * 1000) / 5) * 5}\u00a0mL`
+    : `${inUnit(litres, 'volume', 'fl oz', 0)}\u00a0fl oz`;
 }

@@ -1,21 +1,8 @@
-import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
-import { DatePicker } from '@mui/x-date-pickers/DatePicker';
-import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
-import type { DateOrder } from '@yugator/core';
-import dayjs from 'dayjs';
-import 'dayjs/locale/en-gb';
+import TextField from '@mui/material/TextField';
+import { lazy, Suspense } from 'react';
 import type { Ref } from 'react';
-import { useSession } from '../session/useSession.js';
 
-const FORMATS: Record<DateOrder, string> = {
-  dayFirst: 'DD/MM/YYYY',
-  monthFirst: 'MM/DD/YYYY',
-  yearFirst: 'YYYY-MM-DD',
-};
-
-const CIVIL = 'YYYY-MM-DD';
-
-interface Props {
+export interface DayProps {
   readonly label: string;
   /** civil date; '' for none */
   readonly value: string;
@@ -29,30 +16,15 @@ interface Props {
   readonly fullWidth?: boolean;
 }
 
-/** A day, typed in the order of the site or picked from a calendar; weeks begin on Monday. */
-export function DayPicker(props: Props) {
-  const { label, value, onChange, onBlur, inputRef, fault, hint, readOnly = false, fullWidth = true } = props;
-  const { site } = useSession();
-  const day = value === '' ? null : dayjs(value, CIVIL);
+/** The calendar is a large piece, and comes when the first day is asked for. */
+const CalendarField = lazy(() => import('./CalendarField.js'));
+
+/** A day, typed in the order of the site or picked from a calendar. */
+export function DayPicker(props: DayProps) {
+  const { label, hint, fullWidth = true } = props;
   return (
-    <LocalizationProvider dateAdapter={AdapterDayjs} adapterLocale="en-gb">
-      <DatePicker
-        label={label}
-        value={day}
-        format={FORMATS[site.dateOrder]}
-        readOnly={readOnly}
-        onChange={(chosen) => onChange(chosen ? chosen.format(CIVIL) : '')}
-        slotProps={{
-          toolbar: { hidden: true },
-          textField: {
-            fullWidth,
-            onBlur,
-            inputRef,
-            error: fault !== undefined,
-            helperText: fault ?? hint,
-          },
-        }}
-      />
-    </LocalizationProvider>
+    <Suspense fallback={<TextField label={label} helperText={hint} fullWidth={fullWidth} disabled />}>
+      <CalendarField {...props} />
+    </Suspense>
   );
 }

@@ -68,7 +68,7 @@ describe('the status of a machine', () => {
     await typeDay('Since', '2027-05-12');
     await press('Keep');
     expect(await screen.findByText('Say in 3 to 200 letters why.')).toBeDefined();
-    expect(shownDay('Since')).toBe('12/05/2027');
+    expect(await shownDay('Since')).toBe('12/05/2027');
     expect(server.sent).toEqual([]);
   });
 });

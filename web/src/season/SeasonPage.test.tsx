@@ -39,9 +39,9 @@ describe('the seasons of the site', () => {
   it('are copied to the next year and shifted by weeks, then saved as they were based', async () => {
     await show();
     click('Set days for 2028');
-    expect(shownDay('First day of Mowing 2028')).toBe('24/03/2028');
+    expect(await shownDay('First day of Mowing 2028')).toBe('24/03/2028');
     click('+1 week: Mowing 2028');
-    expect(shownDay('Last day of Mowing 2028')).toBe('31/10/2028');
+    expect(await shownDay('Last day of Mowing 2028')).toBe('31/10/2028');
     click('Save the seasons');
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.sent[0]?.body).toEqual({
@@ -72,7 +72,7 @@ describe('the seasons of the site', () => {
     await typeDay('Last day of Mowing 2027', '2027-11-07');
     click('Save the seasons');
     expect(await screen.findByText(detail)).toBeDefined();
-    expect(shownDay('Last day of Mowing 2027')).toBe('07/11/2027');
+    expect(await shownDay('Last day of Mowing 2027')).toBe('07/11/2027');
   });
 
   it('cannot be removed while machines take part', async () => {

@@ -83,25 +83,39 @@ export const AIR_FILTER_INSPECT: Procedure = {
 
 export const PRE_FILTER: Procedure = {
   key: 'preFilter',
-  name: 'Air pre-filter: wash',
+  name: 'Air pre-filter',
   does: workOn(['clean', 'replace'], 'airPreFilter'),
-  steps: (setUp) => [
-    step(
-      'wash',
-      'whileItDrains',
-      'Wash the foam in warm water with soap, press it out in a cloth, never wring it.',
-      4,
-      {
-        needs: underHood(setUp),
-        handsOff: 10,
-        wait: 'drying',
-        tools: ['bucket, soap, cloth'],
-      },
-    ),
-    step('refit', 'whileItDrains', 'Refit it dry; oil it only where the book says so.', 2, {
-      needs: underHood(setUp),
-    }),
-  ],
+  steps: (setUp, { actions }) =>
+    actions.includes('replace')
+      ? [
+          step(
+            'change',
+            'whileItDrains',
+            'Old foam off, its seat wiped, new foam on, dry; oil it only where the book says so.',
+            2,
+            {
+              needs: underHood(setUp),
+              tools: ['rags'],
+            },
+          ),
+        ]
+      : [
+          step(
+            'wash',
+            'whileItDrains',
+            'Wash the foam in warm water with soap, press it out in a cloth, never wring it.',
+            4,
+            {
+              needs: underHood(setUp),
+              handsOff: 10,
+              wait: 'drying',
+              tools: ['bucket, soap, cloth'],
+            },
+          ),
+          step('refit', 'whileItDrains', 'Refit it dry; oil it only where the book says so.', 2, {
+            needs: underHood(setUp),
+          }),
+        ],
 };
 
 export const DUST_VALVE: Procedure = {

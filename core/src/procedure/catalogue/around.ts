@@ -34,48 +34,69 @@ function deflectionOf({ name, component, low, high }: CardPlay): Measurement {
   return { kind: 'range', label: cardName(name, component), dimension: 'length', low, high };
 }
 
+/** Where a belt is looked at: under the hood, or, for that of a deck, with the deck down, where it is as tight as it works. */
+function beltPlace(setUp: MachineSetUp, component: Component | null | undefined) {
+  return component === 'deckBelt'
+    ? ({ phase: 'onTheGround', needs: [], words: 'Key still out, deck at its lowest. ' } as const)
+    : ({ phase: 'whileItDrains', needs: underHood(setUp), words: '' } as const);
+}
+
 export const BELTS: Procedure = {
   key: 'belts',
   name: 'Belts: look over',
   does: workOn(['inspect', 'adjust'], 'belts', ...BELT_KINDS),
   steps(setUp, { components }) {
     const asked = components.includes('belts') ? ['belts' as const, ...BELT_KINDS] : components;
-    const figures = playsOf(setUp, ...asked);
-    const deflection = (id: string, measurement: Measurement | null) =>
-      step(
-        id,
-        'whileItDrains',
-        'Press with the thumb half way between the pulleys and measure how far it gives.',
-        2,
-        { needs: underHood(setUp), measurement, tools: ['rule'] },
+    const plays = playsOf(setUp, ...asked);
+    const isOfDeckAlone = components.every((component) => component === 'deckBelt');
+    const deflection = (id: string, play: CardPlay | null) => {
+      const { phase, needs, words } = beltPlace(
+        setUp,
+        play ? play.component : isOfDeckAlone ? 'deckBelt' : null,
       );
+      return step(
+        id,
+        phase,
+        `${words}Press with the thumb half way between the pulleys and measure how far it gives.`,
+        2,
+        { needs, measurement: play && deflectionOf(play), tools: ['rule'] },
+      );
+    };
+    const { phase, needs, words } = beltPlace(setUp, isOfDeckAlone ? 'deckBelt' : null);
     return [
       step(
         'look',
-        'whileItDrains',
-        'Turn each belt and look for cracks, glazing and frayed edges. Spin the idlers.',
+        phase,
+        `${words}Turn each belt and look for cracks, glazing and frayed edges. Spin the idlers.`,
         4,
-        { needs: underHood(setUp), look: 'belt', tools: ['torch'] },
+        { needs, look: 'belt', tools: ['torch'] },
       ),
-      ...(figures.length
-        ? figures.map((play, index) =>
-            deflection(index === 0 ? 'deflection' : `deflection${index + 1}`, deflectionOf(play)),
-          )
+      ...(plays.length
+        ? plays.map((play, index) => deflection(index === 0 ? 'deflection' : `deflection${index + 1}`, play))
         : [deflection('deflection', null)]),
     ];
   },
 };
+
+const REST =
+  'before anything runs, and only where it has stood some hours: after a run the figure says nothing, so leave it empty then.';
+
+/** The voltage at rest, first thing in a visit. */
+function restVoltage(setUp: MachineSetUp, text: string): Step {
+  const reach = underHood(setUp).includes('hoodOff') ? 'Hood open. ' : '';
+  return step('rest', 'lookOver', `${reach}${text}`, 2, {
+    needs: [],
+    tools: ['multimeter'],
+    measurement: { kind: 'battery', label: 'Rest voltage' },
+  });
+}
 
 export const BATTERY: Procedure = {
   key: 'battery',
   name: 'Battery: test',
   does: workOn(['inspect'], 'battery'),
   steps: (setUp) => [
-    step('rest', 'whileItDrains', 'Measure the voltage at rest, some hours after the last run.', 2, {
-      needs: underHood(setUp),
-      tools: ['multimeter'],
-      measurement: { kind: 'battery', label: 'Rest voltage' },
-    }),
+    restVoltage(setUp, `Measure the voltage at rest, ${REST}`),
     step(
       'charging',
       'functionChecks',
@@ -95,21 +116,23 @@ export const BATTERY_CHARGE: Procedure = {
   key: 'batteryCharge',
   name: 'Battery: charge',
   does: workOn(['charge'], 'battery'),
-  steps: () => [
+  steps: (setUp) => [
+    restVoltage(
+      setUp,
+      `Measure the voltage at rest, ${REST} Below 12.4 V it is charged; a flat one freezes.`,
+    ),
     step(
-      'rest',
-      'whileItDrains',
-      'Measure the rest voltage. Below 12.4 V it is charged; a flat one freezes.',
-      2,
+      'charge',
+      'finish',
+      'After the visit: battery out, negative lead first, and indoors. Charge at 2 A or less, with air around it, and write on it when it is to be looked at next.',
+      6,
       {
-        tools: ['multimeter'],
-        measurement: { kind: 'battery', label: 'Rest voltage' },
+        needs: [],
+        cautions: ['batteryOrder'],
+        tools: ['charger, 2 A', '10 mm and 13 mm wrenches'],
+        after: [],
       },
     ),
-    step('charge', 'whileItDrains', 'Charge indoors at 2 A or less, with air around it.', 3, {
-      cautions: ['batteryOrder'],
-      tools: ['charger, 2 A'],
-    }),
   ],
 };
 
@@ -117,7 +140,7 @@ export const BATTERY_CLEAN: Procedure = {
   key: 'batteryClean',
   name: 'Battery and terminals: clean',
   does: workOn(['clean'], 'battery', 'batteryTerminals'),
-  steps: () => [
+  steps: (setUp) => [
     step(
       'clean',
       'whileItDrains',
@@ -129,11 +152,7 @@ export const BATTERY_CLEAN: Procedure = {
         tools: ['terminal brush', 'gloves and goggles'],
       },
     ),
-    step('rest', 'whileItDrains', 'Measure the rest voltage.', 2, {
-      needs: ['safe', 'batteryOut'],
-      tools: ['multimeter'],
-      measurement: { kind: 'battery', label: 'Rest voltage' },
-    }),
+    { ...restVoltage(setUp, `Measure the voltage at rest, ${REST}`), after: [] },
   ],
 };
 

@@ -21,9 +21,16 @@ export const COOLANT_LEVEL: Procedure = {
   name: 'Coolant: level',
   does: workOn(['inspect'], 'coolant'),
   steps: () => [
-    step('level', 'makeSafe', 'Read the coolant at the reservoir, the engine cold.', 1, {
-      cautions: ['hotCoolant'],
-    }),
+    step(
+      'level',
+      'lookOver',
+      'Before the engine runs, cold: read the coolant at the reservoir. Never open a hot cap.',
+      1,
+      {
+        needs: [],
+        cautions: ['hotCoolant'],
+      },
+    ),
   ],
 };
 

@@ -4,6 +4,7 @@ import type { MachineSetUp } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
+import type { Step } from '../step.js';
 import type { Measurement } from '../../measurement/measurement.js';
 
 /** How the deck is to hang: by the card of the machine, else as usual. */
@@ -40,11 +41,11 @@ export const DECK_CLEAN: Procedure = {
   ],
 };
 
-export const BLADES: Procedure = {
-  key: 'blades',
-  name: 'Blades: sharpen and balance',
-  does: workOn(['sharpen', 'replace', 'inspect'], 'blades'),
-  steps: (setUp) => [
+const BLOCKED = { needs: ['safe', 'deckRaised'], cautions: ['blades'] } as const;
+
+/** What a look at the blades is: edge and sails, straightness, and the spindles that they turn on. */
+function bladeLook(setUp: MachineSetUp): Step[] {
+  return [
     step(
       'look',
       'whileItDrains',
@@ -58,43 +59,84 @@ export const BLADES: Procedure = {
       },
     ),
     step('tips', 'whileItDrains', 'Measure both tips of a blade at the same place.', 3, {
-      needs: ['safe', 'deckRaised'],
-      cautions: ['blades'],
+      ...BLOCKED,
       tools: ['rule'],
       measurement: tipsOf(setUp),
     }),
-    step('spindle', 'whileItDrains', 'Rock each spindle.', 2, {
-      needs: ['safe', 'deckRaised'],
-      cautions: ['blades'],
-      look: 'spindle',
-    }),
+    step('spindle', 'whileItDrains', 'Rock each spindle.', 2, { ...BLOCKED, look: 'spindle' }),
+  ];
+}
+
+function refit(setUp: MachineSetUp, text: string): Step {
+  return step('refit', 'whileItDrains', text, 6, {
+    ...BLOCKED,
+    tools: ['torque wrench', 'blade wrench'],
+    rule: 'torque',
+    figures: torqueFigures(setUp, 'bladeBolts'),
+  });
+}
+
+const REFIT = 'Sail tips up, centre star seated, bolts to their figure. Plug caps back on.';
+
+export const BLADES: Procedure = {
+  key: 'blades',
+  name: 'Blades',
+  does: workOn(['sharpen', 'replace', 'inspect'], 'blades'),
+  steps(setUp, { actions }) {
+    const look = bladeLook(setUp);
+    if (actions.includes('replace')) {
+      return [
+        ...look,
+        step(
+          'off',
+          'whileItDrains',
+          'Take the old blades off. Hold a new one against an old: same length, same hole, same sail.',
+          6,
+          { ...BLOCKED, tools: ['blade wrench', 'gloves'] },
+        ),
+        refit(setUp, `New blades on. ${REFIT}`),
+      ];
+    }
+    if (actions.includes('sharpen')) {
+      return [
+        ...look,
+        step(
+          'sharpen',
+          'whileItDrains',
+          'Take the blades off, grind to the old angle, and balance each on a cone.',
+          12,
+          { ...BLOCKED, tools: ['blade wrench', 'grinder or file', 'balancing cone', 'goggles'] },
+        ),
+        refit(setUp, REFIT),
+      ];
+    }
+    return [...look, step('caps', 'whileItDrains', 'Block out, plug caps back on.', 1, BLOCKED)];
+  },
+};
+
+export const SPINDLE_BRAKES: Procedure = {
+  key: 'spindleBrakes',
+  name: 'Deck spindle brakes',
+  does: workOn(['inspect', 'adjust'], 'spindleBrakes'),
+  steps: () => [
     step(
-      'sharpen',
+      'look',
       'whileItDrains',
-      'Take the blades off, grind to the old angle, and balance each on a cone.',
-      12,
-      {
-        needs: ['safe', 'deckRaised'],
-        cautions: ['blades'],
-        tools: ['blade wrench', 'grinder or file', 'balancing cone', 'goggles'],
-      },
+      'Guards off. Look at the pad of each spindle brake, whether its arm turns freely on its pivot, and whether its spring pulls. A pad worn to its backing is replaced; its spring with it.',
+      6,
+      { ...BLOCKED, tools: ['torch', 'gloves'] },
     ),
     step(
-      'refit',
-      'whileItDrains',
-      'Sail tips up, centre star seated, bolts to their figure. Plug caps back on.',
-      6,
-      {
-        needs: ['safe', 'deckRaised'],
-        cautions: ['blades'],
-        tools: ['torque wrench'],
-        rule: 'torque',
-        figures: torqueFigures(setUp, 'bladeBolts'),
-      },
+      'stop',
+      'functionChecks',
+      'Blades on, then off: they stand still within five seconds, or what its book gives. If not, the machine does not go out.',
+      2,
+      { needs: [], cautions: ['blades', 'machineMoves'] },
     ),
   ],
 };
 
+/** A deck is measured as it cuts: on its wheels, at their pressure, on level ground. */
 export const DECK_LEVEL: Procedure = {
   key: 'deckLevel',
   name: 'Deck: level',
@@ -112,16 +154,18 @@ export const DECK_LEVEL: Procedure = {
     ),
     step(
       'measure',
-      'whileItDrains',
-      'Turn the blades crosswise, then lengthwise, and measure the tips above the ground.',
+      'onTheGround',
+      'Key still out, level ground, deck at cutting height. Turn the blades crosswise, then lengthwise, and measure the tips above the ground.',
       8,
       {
+        needs: [],
         cautions: ['blades'],
         tools: ['gloves', 'rule'],
         measurement: levelOf(setUp),
       },
     ),
-    step('set', 'whileItDrains', 'Set the hangers, then measure again.', 8, {
+    step('set', 'onTheGround', 'Set the hangers, then measure again.', 8, {
+      needs: [],
       cautions: ['blades'],
       tools: ['wrenches for the hangers'],
     }),

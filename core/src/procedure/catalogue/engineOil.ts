@@ -124,13 +124,16 @@ function closeStep(setUp: MachineSetUp): Step {
   const { oilDrain } = setUp.fittings;
   if (oilDrain === 'valve' || oilDrain === 'hose')
     return step('close', 'closeDrains', CLOSING[oilDrain], 2, { fluid: FLUID });
+  const isTwo = oilDrain === 'twoPlugs';
   return step(
     'close',
     'closeDrains',
-    'Put the plug back with a good sealing washer. A plastic plug only snug.',
+    isTwo
+      ? 'Put both plugs back, each with a good sealing washer: count two in before you pour.'
+      : 'Put the plug back with a good sealing washer. A plastic plug only snug.',
     3,
     {
-      tools: ['new sealing washer', 'torque wrench'],
+      tools: [isTwo ? 'two new sealing washers' : 'new sealing washer', 'torque wrench'],
       fluid: FLUID,
       rule: 'torque',
       figures: torqueFigures(setUp, 'engineDrainPlug'),
@@ -185,21 +188,30 @@ function refillSteps(setUp: MachineSetUp): Step[] {
   ];
 }
 
+/** A sealed cartridge holds the oil: nothing is drained, poured or emptied. */
 function cartridgeSteps(setUp: MachineSetUp): Step[] {
-  const [, ...rest] = refillSteps(setUp);
+  const rest = refillSteps(setUp).filter(({ id }) => ['run', 'leaks', 'settle', 'label'].includes(id));
+  const level = step(
+    'dipstick',
+    'topUp',
+    'Read the dipstick as this machine wants it. Outside its marks, the cartridge does not sit or is not the right one.',
+    2,
+    { look: 'engineOil', fluid: FLUID },
+  );
   return [
     step(
       'cartridge',
       'filtersOn',
-      'Turn the old oil cartridge out, wipe the seat, and turn the new one in until it clicks.',
+      'Twist the old oil cartridge out, wipe the seat, and twist the new one in until it clicks.',
       4,
-      {
-        cautions: ['hotOil', 'usedOil'],
-        tools: ['drain pan', 'rags'],
-        fluid: FLUID,
-      },
+      { cautions: ['hotOil', 'usedOil'], tools: ['rags'], fluid: FLUID },
     ),
-    ...rest,
+    ...rest.map((own) => (own.id === 'settle' ? [own, level] : [own])).flat(),
+    step('waste', 'finish', 'The old cartridge stays closed and goes to its collector as it is.', 1, {
+      cautions: ['usedOil'],
+      needs: [],
+      after: [],
+    }),
   ];
 }
 

@@ -14,6 +14,8 @@ interface Way {
   readonly cautions: Step['cautions'];
   readonly drain: string;
   readonly drips: number;
+  /** what it is filled through, which is opened before anything is drained; null where that is a cap */
+  readonly fillPlug: string | null;
   /** null where it has no filter */
   readonly filter: string | null;
   readonly fill: string;
@@ -25,6 +27,17 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
   const need = fluidNeed(setUp, way.fluid, way.filter !== null);
   const { fluid, needs, cautions } = way;
   return [
+    ...(way.fillPlug
+      ? [
+          step(
+            'prove',
+            'openUp',
+            `Open ${way.fillPlug} first. If it does not open, stop: you could not fill again.`,
+            2,
+            { needs, cautions, tools: ['wrench for the fill plug'] },
+          ),
+        ]
+      : []),
     step('drain', 'startDraining', way.drain, 5, {
       needs,
       cautions: [...cautions, 'usedOil'],
@@ -78,6 +91,7 @@ export const HYDRO_OIL: Procedure = {
   steps: (setUp) =>
     change(setUp, {
       fluid: 'hydroOil',
+      fillPlug: 'the top port of each unit',
       plug: null,
       needs: ['safe', 'warm', 'deckRaised'],
       cautions: ['raisedDeck', 'hotOil'],
@@ -100,10 +114,11 @@ export const TRANSMISSION_OIL: Procedure = {
   steps: (setUp) =>
     change(setUp, {
       fluid: 'transmissionOil',
+      fillPlug: null,
       plug: 'transmissionPlugs',
       needs: ['safe', 'warm'],
       cautions: ['hotOil', 'hydraulicPressure'],
-      drain: 'Pan under the lowest plugs. Open all of them, then the fill cap.',
+      drain: 'Open the fill cap first. Pan under the lowest plugs, and open all of them.',
       drips: 15,
       filter:
         setUp.machineClass === 'compactTractor'
@@ -143,10 +158,11 @@ export const FRONT_AXLE_OIL: Procedure = {
   steps: (setUp) =>
     change(setUp, {
       fluid: 'frontAxleOil',
+      fillPlug: 'the level hole of the front axle',
       plug: 'frontAxlePlugs',
       needs: ['safe'],
       cautions: [],
-      drain: 'Open the plugs on both sides and the middle, and the breather.',
+      drain: 'Open the breather, then the plugs on both sides and the middle.',
       drips: 12,
       filter: null,
       fill: 'Fill through the level hole until it runs out.',
@@ -161,10 +177,11 @@ export const TRANSAXLE_OIL: Procedure = {
   steps: (setUp) =>
     change(setUp, {
       fluid: 'transaxleOil',
+      fillPlug: 'the fill plug of the transaxle',
       plug: 'transaxlePlug',
       needs: ['safe', 'warm'],
       cautions: ['hotOil'],
-      drain: 'Fill plug of the transaxle out first, then the drain plug, over the pan.',
+      drain: 'Drain plug of the transaxle out, over the pan.',
       drips: 15,
       filter: null,
       fill: 'Fill slowly to the mark or to the hole, the machine level.',
@@ -179,10 +196,11 @@ export const FRONT_DIFFERENTIAL_OIL: Procedure = {
   steps: (setUp) =>
     change(setUp, {
       fluid: 'frontDifferentialOil',
+      fillPlug: 'the fill plug of the front differential',
       plug: 'frontDifferentialPlug',
       needs: ['safe'],
       cautions: [],
-      drain: 'Fill plug of the front differential out first, then its drain plug, over the pan.',
+      drain: 'Drain plug of the front differential out, over the pan.',
       drips: 12,
       filter: null,
       fill: 'Fill through the level hole until it runs out.',

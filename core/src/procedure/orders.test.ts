@@ -1,0 +1,47 @@
+import { COMPONENT_KEYS, componentSpec } from '../component/components.js';
+import { ACTIONS } from '../schedule/item.js';
+import { proceduresFor } from './catalogue.js';
+import { BY_THE_BOOK } from './catalogue/generic.js';
+import type { MachineSetUp } from './machineSetUp.js';
+import { isNamed, ORDERS } from './orders.js';
+import { composeSheet } from './sheet.js';
+import { setUp, work } from './testing/jobs.js';
+
+/** All work that any procedure knows, in one visit. */
+const EVERYTHING = COMPONENT_KEYS.flatMap((component) =>
+  ACTIONS.filter((action) => !proceduresFor({ action, components: [component] }).includes(BY_THE_BOOK)).map(
+    (action) => work(`${action} ${componentSpec(component).words}`, action, component),
+  ),
+);
+const MACHINES: readonly Pick<MachineSetUp, 'machineClass' | 'fuel'>[] = [
+  { machineClass: 'ridingMower', fuel: 'gasoline' },
+  { machineClass: 'zeroTurn', fuel: 'gasoline' },
+  { machineClass: 'compactTractor', fuel: 'diesel' },
+  { machineClass: 'utilityVehicle', fuel: 'gasoline' },
+];
+
+describe.each(MACHINES)('in a visit of everything, on a $machineClass', (machine) => {
+  const sheet = composeSheet(setUp(EVERYTHING, machine));
+  const timed = sheet.steps.map((step, index) => ({
+    step,
+    begins: sheet.starts[index] ?? NaN,
+    ends: (sheet.starts[index] ?? NaN) + step.handsOn + step.handsOff,
+  }));
+
+  it.each(ORDERS)('$first comes before $then: $why', ({ first, then }) => {
+    const firsts = timed.filter(({ step }) => isNamed(step, first));
+    const thens = timed.filter(({ step }) => isNamed(step, then));
+    for (const a of firsts) {
+      for (const b of thens)
+        expect([a.step.key, b.step.key, a.ends <= b.begins]).toEqual([a.step.key, b.step.key, true]);
+    }
+  });
+});
+
+it.each(ORDERS)('$first and $then stand on some sheet together', ({ first, then }) => {
+  const both = MACHINES.some((machine) => {
+    const { steps } = composeSheet(setUp(EVERYTHING, machine));
+    return [first, then].every((named) => steps.some((step) => isNamed(step, named)));
+  });
+  expect(both).toBe(true);
+});
