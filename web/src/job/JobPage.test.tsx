@@ -92,7 +92,7 @@ describe('the sheet of a job', () => {
     await shop.show();
     // Lies on its side: half of 0.3 L goes into the filter; first pour 2 − 0.3 − 0.1 = 1.6 L: 5 − 0.15 − 1.6 = 3.25 L.
     expect(
-      screen.getByText('Pour until the 5 L jug stands at 3.50 L, then measure out 250 mL more.'),
+      screen.getByText('Pour until the 5 L jug stands at 3.5 L, then measure out 250 mL more.'),
     ).toBeDefined();
     // In the list of what to fetch, and at the step that drains.
     expect(screen.getAllByText(/must be emptied 2 times/)).toHaveLength(2);
