@@ -5,7 +5,8 @@ interface Job {
   readonly state: string;
   readonly version: number;
   readonly items: readonly { itemId: string; version: number }[];
-  readonly proposed: readonly { articleId: string; quantity: number }[];
+  /** what its items take from the shelf */
+  readonly needs: readonly { itemId: string; articleId: string; quantity: number }[];
 }
 interface Machine {
   readonly id: string;
@@ -46,6 +47,13 @@ async function ask<T>(method: string, path: string, body?: unknown, key?: string
   return (await answer.json()) as T;
 }
 
+/** What all items of a job take from the shelf, each article once. */
+function drawsOf({ needs }: Job): { articleId: string; quantity: number }[] {
+  const sums = new Map<string, number>();
+  for (const { articleId, quantity } of needs) sums.set(articleId, (sums.get(articleId) ?? 0) + quantity);
+  return [...sums].map(([articleId, quantity]) => ({ articleId, quantity }));
+}
+
 const signOffKey = (job: Job) => `sign-off-${job.id}`;
 
 async function readyJob(machine: Machine): Promise<{ job: Job; body: object }> {
@@ -59,7 +67,7 @@ async function readyJob(machine: Machine): Promise<{ job: Job; body: object }> {
   }
   const people = await ask<{ id: string; role: string }[]>('GET', '/people');
   const { today } = await ask<{ today: string }>('GET', '/session');
-  const draws = job.proposed.map(({ articleId, quantity }) => ({ articleId, quantity }));
+  const draws = drawsOf(job);
   const body = {
     doneOn: today,
     shown: machine.lastShown,
@@ -122,7 +130,7 @@ describe('a power cut in the middle of a stream of sign-offs', () => {
     const signed = new Set(after.filter(({ isSigned }) => isSigned).map(({ jobId }) => jobId));
     expect([...acknowledged].filter((id) => !signed.has(id))).toEqual([]);
     const stock = await onHand();
-    const drawn = sum(jobs.filter(({ job }) => signed.has(job.id)).flatMap(({ job }) => job.proposed));
+    const drawn = sum(jobs.filter(({ job }) => signed.has(job.id)).flatMap(({ job }) => drawsOf(job)));
     for (const [id, quantity] of before)
       expect(stock.get(id)).toBeCloseTo(quantity - (drawn.get(id) ?? 0), 3);
 

@@ -102,7 +102,7 @@ describe('a crew lead who sets up', () => {
     await page.goto(`${shed.yugator.address}/season`);
     await sees(page, 'Add a season');
     await press(page, 'Add a season');
-    await sees(page, 'Name it, such as Mowing.');
+    await sees(page, 'Name the season in 1 to 30 letters, such as Mowing.');
     const names = await page.$$('input[name^="seasons."][name$=".name"]');
     await names.at(-1)?.type('Leap days');
     await press(page, 'Save the seasons');

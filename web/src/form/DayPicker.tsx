@@ -23,7 +23,16 @@ const CalendarField = lazy(() => import('./CalendarField.js'));
 export function DayPicker(props: DayProps) {
   const { label, hint, fullWidth = true } = props;
   return (
-    <Suspense fallback={<TextField label={label} helperText={hint} fullWidth={fullWidth} disabled />}>
+    <Suspense
+      fallback={
+        <TextField
+          label={label}
+          helperText={hint}
+          fullWidth={fullWidth}
+          slotProps={{ htmlInput: { readOnly: true } }}
+        />
+      }
+    >
       <CalendarField {...props} />
     </Suspense>
   );

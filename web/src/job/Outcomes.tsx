@@ -75,7 +75,7 @@ function OutcomeForm({ job, item, onDone }: { job: JobDto; item: JobItemDto; onD
       )}
       onLeave={onDone}
     >
-      <Field form={form} name="outcome" label="What became of it" select defaultValue={outcome ?? 'kept'}>
+      <Field form={form} name="outcome" label="What became of it" select value={outcome}>
         {Object.entries(WAYS).map(([key, words]) => (
           <MenuItem key={key} value={key}>
             {words}

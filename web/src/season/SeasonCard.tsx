@@ -120,7 +120,7 @@ export function SeasonCard({ form, index, machines, mayChange, thisYear, onDrop 
           name={`seasons.${index}.name`}
           fullWidth={false}
           label="Season"
-          hint={name.trim() === '' ? 'Name it, such as Mowing.' : takePartWords(machines)}
+          hint={takePartWords(machines)}
         />
       ) : (
         <h2>{name}</h2>

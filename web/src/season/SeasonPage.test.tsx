@@ -1,6 +1,7 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { Role, SeasonsDto } from '@yugator/contracts';
 import { shownDay, typeDay } from '../testing/day.js';
+import { press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import type { Wire } from '../testing/wire.js';
 import { SeasonPage } from './SeasonPage.js';
@@ -84,5 +85,20 @@ describe('the seasons of the site', () => {
     await show('viewer');
     expect(screen.getByText('2027: 24 Mar to 24 Oct')).toBeDefined();
     expect(screen.queryByRole('button')).toBeNull();
+  });
+
+  it('are begun with a name to be typed, and sent with it', async () => {
+    await show();
+    await press('Add a season');
+    expect(
+      await screen.findByText('Name the season in 1 to 30 letters, such as Mowing.'),
+    ).toBeInTheDocument();
+    const fresh = within(screen.getByRole('region', { name: 'New season' }));
+    await type('Season', 'Leap days', fresh);
+    await press('Save the seasons');
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toMatchObject({
+      seasons: [{ name: 'Mowing' }, { name: 'Leap days', years: [{ year: 2027, firstDay: '2027-04-01' }] }],
+    });
   });
 });
