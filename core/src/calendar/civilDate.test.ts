@@ -109,3 +109,20 @@ describe('the date at a moment', () => {
     expect(() => instant('soon')).toThrow(RangeError);
   });
 });
+
+describe('the day at a place', () => {
+  // Clocks of Britain go forward at 1:00 on 28 March 2027 and back at 2:00 on 31 October (last Sundays).
+  it.each([
+    ['2027-03-27T23:59:59Z', '2027-03-27'],
+    ['2027-03-28T00:00:00Z', '2027-03-28'],
+    ['2027-03-28T22:59:59Z', '2027-03-28'],
+    ['2027-03-28T23:00:00Z', '2027-03-29'],
+    ['2027-10-30T23:00:00Z', '2027-10-31'],
+    ['2027-10-31T23:59:59Z', '2027-10-31'],
+    ['2027-11-01T00:00:00Z', '2027-11-01'],
+    ['2027-07-01T22:59:59Z', '2027-07-01'],
+    ['2027-07-01T23:00:00Z', '2027-07-02'],
+  ])('in London at %s is %s, however often it is asked for', (at, day) => {
+    expect([1, 2, 3].map(() => civilDateAt(instant(at), 'Europe/London'))).toEqual([day, day, day]);
+  });
+});

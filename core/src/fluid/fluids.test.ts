@@ -231,4 +231,32 @@ describe('viscosity', () => {
     expect(published.filter(({ suits }) => suits).map(({ grade }) => grade)).toEqual(['0W', '5W', '10W']);
     expect(new Set(published.map(({ basis }) => basis))).toEqual(new Set(['coldCranking']));
   });
+
+  it('counts the bounds in, and takes a grade without any for every weather', () => {
+    const open = { grade: '30', category: 'API SJ', fromCelsius: null, toCelsius: null };
+    const bound = { grade: '10W-30', category: 'API SJ', fromCelsius: -18, toCelsius: 40 };
+    const suits = (low: number, high: number) =>
+      new Map(gradesFor([open, bound], low, high).map(({ grade, suits: does }) => [grade, does]));
+    expect([...suits(-18, 40)]).toEqual([
+      ['30', true],
+      ['10W-30', true],
+    ]);
+    expect(suits(-18.1, 40).get('10W-30')).toBe(false);
+    expect(suits(-18, 40.1).get('10W-30')).toBe(false);
+    expect(suits(-60, 60).get('30')).toBe(true);
+    // J300 itself: 10W cranks at −25 °C and not below.
+    const published = (low: number) => gradesFor([], low, 10).find(({ grade }) => grade === '10W');
+    expect([published(-25)?.suits, published(-25.1)?.suits]).toEqual([true, false]);
+    expect(published(-25)).toMatchObject({ category: '', fromCelsius: -25, toCelsius: null });
+  });
+
+  it('reads a winter figure only where a grade begins with it', () => {
+    expect(['  5w-30 ', 'SAE  0W-20', 'Grade 5W', 'HD 30', '99W-10'].map(coldCrankingLimit)).toEqual([
+      -30,
+      -35,
+      null,
+      null,
+      null,
+    ]);
+  });
 });

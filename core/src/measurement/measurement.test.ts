@@ -99,6 +99,32 @@ describe('a measurement', () => {
     },
   );
 
+  it.each(CASES)('of %s says nothing while one of its figures is missing', (...one) => {
+    const [, measurement, good] = one;
+    // Not every book gives a voltage at idle.
+    const needed = Object.keys(good).filter((name) => name !== 'idle');
+    for (const name of needed)
+      expect([name, isInSpec(measurement, { ...good, [name]: undefined })]).toEqual([name, null]);
+  });
+
+  it('asks for each figure by its name, in what it is measured', () => {
+    const asked = CASES.map(([, measurement]) => [
+      measurement.kind,
+      fieldsOf(measurement).map(({ name, label, dimension }) => `${name}: ${label}, ${dimension ?? 'count'}`),
+    ]);
+    expect(Object.fromEntries(asked)).toEqual({
+      range: ['value: Fan belt, length'],
+      freePlay: ['left: Left, length', 'right: Right, length'],
+      tyres: ['left: Left, pressure', 'right: Right, pressure'],
+      battery: ['volts: Rest voltage, voltage'],
+      charging: ['volts: Working speed, voltage', 'idle: Idle, voltage'],
+      deck: ['left: Left, length', 'right: Right, length', 'front: Front, length', 'rear: Rear, length'],
+      bladeTips: ['first: First tip, length', 'second: Second tip, length'],
+      grease: ['strokes: Strokes, count'],
+      bolts: ['loose: Loose, count', 'checked: Checked, count'],
+    });
+  });
+
   it('is given in inches and psi to who reads those', () => {
     const tyres = CASES.find(([, { kind }]) => kind === 'tyres')?.[1];
     // 69 kPa = 10.0 psi, 83 = 12.0, 97 = 14.1 (NIST Special Publication 811: 1 psi = 6.894757 kPa).
@@ -114,5 +140,6 @@ describe('a measurement', () => {
   it('cannot have more loose bolts than were checked', () => {
     const bolts = CASES.find(([, { kind }]) => kind === 'bolts')?.[1];
     expect(bolts && isInSpec(bolts, { loose: 9, checked: 8 })).toBeNull();
+    expect(bolts && isInSpec(bolts, { loose: 8, checked: 8 })).toBe(false);
   });
 });

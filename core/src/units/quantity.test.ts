@@ -43,7 +43,20 @@ describe('quantities typed in units of the trade', () => {
     expect(parseRange('7 to 9', 'length', 'mm')).toEqual({ low: 7, high: 9 });
     expect(parseRange('10–14 psi', 'pressure', 'kPa')?.high).toBeCloseTo(96.527, 3);
     expect(parseQuantity('30-40 mm', 'length', 'mm')).toBeNull();
+    // Both ends are brought into SI: 1 lbf·ft is 1.3558179483314 N·m (NIST SP 811).
+    expect(parseRange(' 15 - 18 lbf·ft ', 'torque', 'N·m')).toEqual({
+      low: expect.closeTo(20.337, 3),
+      high: expect.closeTo(24.405, 3),
+    });
+    expect(parseRange('7-7', 'length', 'mm')).toEqual({ low: 7, high: 7 });
   });
+
+  it.each(['9-7 mm', '7-', '-9', '7-x mm', 'x-9 mm', '7-9 psi', '7-9 cubits', '1/0-2 mm', ''])(
+    'takes no range for %j',
+    (text) => {
+      expect(parseRange(text, 'length', 'mm')).toBeNull();
+    },
+  );
 });
 
 describe('quantities shown', () => {
