@@ -13,7 +13,9 @@ module.exports = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(@nestjs|load-esm|file-type|@standard-schema|uuid|@tanstack/(react-table|table-core|store|react-store))/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(@nestjs|load-esm|file-type|@standard-schema|uuid|@tanstack/(react-table|table-core|store|react-store))/)',
+  ],
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
   testEnvironmentOptions: { customExportConditions: ['source', 'node', 'require', 'default'] },
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],

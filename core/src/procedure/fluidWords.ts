@@ -6,7 +6,8 @@ import type { UnitSystem } from '../units/units.js';
 import type { MachineSpec } from './machineSetUp.js';
 import type { FetchedFluid } from './fluidsOf.js';
 
-function gradeWords({ grade, category }: ApprovedGrade): string {
+/** A grade as the card says it: "10W-30 (API SJ or later)". */
+export function gradeWords({ grade, category }: ApprovedGrade): string {
   return category ? `${grade} (${category})` : grade;
 }
 

@@ -1,5 +1,5 @@
 import { LABELS_OF_SHEET } from '@yugator/contracts';
-import type { JobDto, PrintedLabelDto, ProblemDto } from '@yugator/contracts';
+import type { JobDto, JobProgressDto, PrintedLabelDto, ProblemDto } from '@yugator/contracts';
 import { CAUTIONS, sheetSteps } from '@yugator/core';
 import { jobActs } from '../testing/jobActs.js';
 import { testApp } from '../testing/testApp.js';
@@ -70,11 +70,14 @@ describe('a job sheet on paper', () => {
 describe('labels', () => {
   it('are there once the oil was changed: date, hours and when next; a void record has none', async () => {
     const before = await ready();
+    const poured = { isDone: true, isAcknowledged: true, found: { poured: 'Ferrolux 10W-30' }, version: 0 };
+    const path = `/api/jobs/${before.id}/steps/engineOil.pour`;
+    const ticked = await yard.ask<JobProgressDto>('PUT', path, { as: 'mechanic', body: poured });
     expect((await yard.ask('POST', `/api/jobs/${before.id}/labels/print`)).status).toBe(409);
-    const { body: job } = await signOff(before);
+    const { body: job } = await signOff({ ...before, version: ticked.body.version });
     // Done at 61.5 h, every 50: next at 111.5.
     expect(serviceLabels(job)).toMatchObject([
-      { title: 'T-1  Oil filter', lines: ['2027-05-13   61.5 h', 'next 111.5 h'] },
+      { title: 'T-1  Oil filter', lines: ['2027-05-13   61.5 h', 'Ferrolux 10W-30', 'next 111.5 h'] },
       { title: 'T-1  Engine oil' },
     ]);
     expect((await yard.ask('POST', `/api/jobs/${job.id}/labels/print`)).status).toBe(204);

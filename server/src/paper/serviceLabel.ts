@@ -1,10 +1,10 @@
 import type { JobDto, ServiceLabelDto } from '@yugator/contracts';
-import type { MachineSetUp } from '@yugator/core';
-import { approvedGrades, getsLabel } from '@yugator/core';
+import { getsLabel } from '@yugator/core';
 
-function gradesOf({ spec }: MachineSetUp): string {
-  const [first] = approvedGrades('engineOil', spec);
-  return first ? `${first.grade} ${first.category}`.trim() : '';
+/** What was poured, as whoever poured it said; '' where nobody did: a label claims nothing that nobody knows. */
+function pouredIn({ steps }: JobDto): string {
+  const poured = steps.find(({ key }) => key === 'engineOil.pour')?.found?.['poured'];
+  return typeof poured === 'string' ? poured : '';
 }
 
 /** Next due points of what was done: "next 466.0 h or 2028-05-12". */
@@ -30,6 +30,6 @@ export function serviceLabels(job: JobDto): ServiceLabelDto[] {
   const next = nextOf(job, new Set(oil.map(({ id }) => id)));
   return ['Oil filter', 'Engine oil'].map((what) => ({
     title: `${machine.tag}  ${what}`,
-    lines: [`${record.doneOn}   ${record.life.toFixed(1)} h`, gradesOf(setUp), next].filter(Boolean),
+    lines: [`${record.doneOn}   ${record.life.toFixed(1)} h`, pouredIn(job), next].filter(Boolean),
   }));
 }

@@ -1,8 +1,10 @@
 import type { Found, JobDto } from '@yugator/contracts';
 import {
+  approvedGrades,
   approvedWords,
   betweenMarksOf,
   fillNeedOf,
+  gradeWords,
   HOUSE_RULES,
   litresOfNeed,
   ruleWords,
@@ -15,6 +17,7 @@ import { Dipstick } from '../fluid/Dipstick.js';
 import { DrainWords } from '../fluid/DrainWords.js';
 import { FillPlanner } from '../fluid/FillPlanner.js';
 import { LitresField } from '../fluid/LitresField.js';
+import { WhatGoesIn } from '../fluid/WhatGoesIn.js';
 import { jugOf } from '../fluid/jugSizes.js';
 import { useSession } from '../session/useSession.js';
 import styles from './sheet.module.css';
@@ -40,6 +43,11 @@ function withLitres(found: Found, name: string, litres: number | null): Found {
   return litres === null ? rest : { ...rest, [name]: litres };
 }
 
+function withWords(found: Found, name: string, words: string): Found {
+  const rest = Object.fromEntries(Object.entries(found).filter(([key]) => key !== name));
+  return words.trim() === '' ? rest : { ...rest, [name]: words };
+}
+
 function FillPart({ job, step, found, onFound }: Props) {
   const { site } = useSession();
   const { setUp } = job;
@@ -58,6 +66,13 @@ function FillPart({ job, step, found, onFound }: Props) {
   return (
     <>
       {approved ? <p>Approved: {approved}</p> : null}
+      {step.phase === 'firstPour' ? (
+        <WhatGoesIn
+          value={typeof found['poured'] === 'string' ? found['poured'] : ''}
+          approved={step.fills ? approvedGrades(step.fills.fluid, setUp.spec).map(gradeWords) : []}
+          onChange={(poured) => onFound(withWords(found, 'poured', poured))}
+        />
+      ) : null}
       <FillPlanner
         need={need}
         level={numberOf('jugLevel')}
