@@ -87,7 +87,6 @@ describe('a line of several components', () => {
     const look = work('Belts, battery and fins', 'inspect', 'belts', 'battery', 'coolingFins');
     const steps = stepsOf([look]);
     expect(steps.filter(({ kind }) => kind === 'work').map(({ key }) => key)).toEqual([
-      'battery.rest',
       'cooling.blow',
       'belts.look',
       'belts.deflection',

@@ -29,7 +29,7 @@ export const ORDERS: readonly Order[] = [
     then: { phase: 'onTheGround' },
     why: 'A deck and its belt are measured as they work, not on stands.',
   },
-  ...['battery.rest', 'batteryClean.rest', 'batteryCharge.rest', 'coolantLevel.level'].map((name) => ({
+  ...['shared.restVoltage', 'coolantLevel.level'].map((name) => ({
     first: key(name),
     then: key('access.warm.open'),
     why: 'Rest voltage and a cold level say nothing once the engine has run.',

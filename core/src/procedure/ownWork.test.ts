@@ -48,6 +48,26 @@ describe('a deck', () => {
   });
 });
 
+describe('a battery', () => {
+  it('is measured at rest once, before anything runs, whoever asks; it is charged after the visit', () => {
+    const items = [
+      work('Oil', 'replace', 'engineOil'),
+      work('Test', 'inspect', 'battery'),
+      work('Clean', 'clean', 'batteryTerminals'),
+      work('Charge', 'charge', 'battery'),
+    ];
+    const { steps } = composeSheet(setUp(items));
+    const rests = steps.filter(({ measurement }) => measurement?.kind === 'battery');
+    expect(rests.map(({ key, itemIds }) => [key, itemIds])).toEqual([
+      ['shared.restVoltage', ['Test', 'Clean', 'Charge']],
+    ]);
+    const place = (key: string) => steps.findIndex((own) => own.key === key);
+    expect(place('shared.restVoltage')).toBeLessThan(place('access.warm.open'));
+    expect(place('batteryCharge.charge')).toBeGreaterThan(place('battery.charging'));
+    expect(place('batteryCharge.charge')).toBeGreaterThan(place('engineOil.dipstick'));
+  });
+});
+
 describe('the spindle brakes of a deck', () => {
   it('are their own work: pads, pivots, springs, and how soon the blades stand still', () => {
     const steps = stepsOf([work('Spindle brakes', 'inspect', 'spindleBrakes')]);

@@ -148,6 +148,7 @@ export const CATALOGUE: readonly BookFieldsDto[] = [
     line('Fuel filter: replace', 'replace', 'fuelFilter', 10, [months(12)]),
     line('Spark plugs: replace', 'replace', 'sparkPlugs', 15, [hours(100), months(12)]),
     line('Belts: look over', 'inspect', 'belts', 6, [hours(50)]),
+    line('Deck spindle brakes: look', 'inspect', 'spindleBrakes', 8, [hours(100)]),
     line('Battery: test', 'inspect', 'battery', 4, [hours(50)]),
     line('Cooling fins: blow out', 'clean', 'coolingFins', 5, [hours(50)]),
     line('Deck: level', 'adjust', 'deck', 20, [beforeMowing(0)]),

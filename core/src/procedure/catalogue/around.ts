@@ -82,10 +82,12 @@ const REST =
   'before anything runs, and only where it has stood some hours: after a run the figure says nothing, so leave it empty then.';
 
 /** The voltage at rest, first thing in a visit. */
-function restVoltage(setUp: MachineSetUp, text: string): Step {
+function restVoltage(setUp: MachineSetUp): Step {
   const reach = underHood(setUp).includes('hoodOff') ? 'Hood open. ' : '';
-  return step('rest', 'lookOver', `${reach}${text}`, 2, {
+  return step('rest', 'lookOver', `${reach}Measure the voltage at rest, ${REST}`, 2, {
     needs: [],
+    after: [],
+    shared: 'restVoltage',
     tools: ['multimeter'],
     measurement: { kind: 'battery', label: 'Rest voltage' },
   });
@@ -96,7 +98,7 @@ export const BATTERY: Procedure = {
   name: 'Battery: test',
   does: workOn(['inspect'], 'battery'),
   steps: (setUp) => [
-    restVoltage(setUp, `Measure the voltage at rest, ${REST}`),
+    restVoltage(setUp),
     step(
       'charging',
       'functionChecks',
@@ -117,14 +119,11 @@ export const BATTERY_CHARGE: Procedure = {
   name: 'Battery: charge',
   does: workOn(['charge'], 'battery'),
   steps: (setUp) => [
-    restVoltage(
-      setUp,
-      `Measure the voltage at rest, ${REST} Below 12.4 V it is charged; a flat one freezes.`,
-    ),
+    restVoltage(setUp),
     step(
       'charge',
       'finish',
-      'After the visit: battery out, negative lead first, and indoors. Charge at 2 A or less, with air around it, and write on it when it is to be looked at next.',
+      'After the visit, and below 12.4 V at rest in any case, for a flat one freezes: battery out, negative lead first, and indoors. Charge at 2 A or less, with air around it, and write on it when it is to be looked at next.',
       6,
       {
         needs: [],
@@ -152,7 +151,7 @@ export const BATTERY_CLEAN: Procedure = {
         tools: ['terminal brush', 'gloves and goggles'],
       },
     ),
-    { ...restVoltage(setUp, `Measure the voltage at rest, ${REST}`), after: [] },
+    restVoltage(setUp),
   ],
 };
 
