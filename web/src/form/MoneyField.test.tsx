@@ -9,6 +9,7 @@ function Shown({ currency, minor }: { currency: string; minor: number | null }) 
   const form = useDtoForm(UpdateSiteSettingsDto, {
     hoursGrid: 'sinceDone',
     unitSystem: 'metric',
+    dateOrder: 'dayFirst',
     staleAfterDays: 8,
     sessionIdleDays: 14,
     version: 1,
