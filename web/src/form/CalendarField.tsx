@@ -5,7 +5,7 @@ import type { DateOrder } from '@yugator/core';
 import dayjs from 'dayjs';
 import 'dayjs/locale/en-gb';
 import { useSession } from '../session/useSession.js';
-import type { DayProps } from './DayPicker.js';
+import type { Ref } from 'react';
 
 const FORMATS: Record<DateOrder, string> = {
   dayFirst: 'DD/MM/YYYY',
@@ -14,6 +14,20 @@ const FORMATS: Record<DateOrder, string> = {
 };
 
 const CIVIL = 'YYYY-MM-DD';
+
+export interface DayProps {
+  readonly label: string;
+  /** civil date; '' for none */
+  readonly value: string;
+  /** the civil date, '' for none, or what is no day of the calendar as it was typed so far */
+  readonly onChange: (day: string) => void;
+  readonly onBlur?: () => void;
+  readonly inputRef?: Ref<HTMLInputElement>;
+  readonly fault?: string | undefined;
+  readonly hint?: string | undefined;
+  readonly readOnly?: boolean;
+  readonly fullWidth?: boolean;
+}
 
 /** A day, typed in the order of the site or picked from a calendar; weeks begin on Monday. */
 export default function CalendarField(props: DayProps) {

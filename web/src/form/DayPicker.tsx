@@ -1,20 +1,6 @@
 import TextField from '@mui/material/TextField';
 import { lazy, Suspense } from 'react';
-import type { Ref } from 'react';
-
-export interface DayProps {
-  readonly label: string;
-  /** civil date; '' for none */
-  readonly value: string;
-  /** the civil date, '' for none, or what is no day of the calendar as it was typed so far */
-  readonly onChange: (day: string) => void;
-  readonly onBlur?: () => void;
-  readonly inputRef?: Ref<HTMLInputElement>;
-  readonly fault?: string | undefined;
-  readonly hint?: string | undefined;
-  readonly readOnly?: boolean;
-  readonly fullWidth?: boolean;
-}
+import type { DayProps } from './CalendarField.js';
 
 /** The calendar is a large piece, and comes when the first day is asked for. */
 const CalendarField = lazy(() => import('./CalendarField.js'));
