@@ -48,6 +48,23 @@ function withWords(found: Found, name: string, words: string): Found {
   return words.trim() === '' ? rest : { ...rest, [name]: words };
 }
 
+/** What is poured, asked at the first pour. */
+function Poured({
+  setUp,
+  step: { phase, fills },
+  found,
+  onFound,
+}: Pick<Props, 'step' | 'found' | 'onFound'> & Pick<JobDto, 'setUp'>) {
+  if (phase !== 'firstPour') return null;
+  return (
+    <WhatGoesIn
+      value={typeof found['poured'] === 'string' ? found['poured'] : ''}
+      approved={fills ? approvedGrades(fills.fluid, setUp.spec).map(gradeWords) : []}
+      onChange={(poured) => onFound(withWords(found, 'poured', poured))}
+    />
+  );
+}
+
 function FillPart({ job, step, found, onFound }: Props) {
   const { site } = useSession();
   const { setUp } = job;
@@ -66,13 +83,7 @@ function FillPart({ job, step, found, onFound }: Props) {
   return (
     <>
       {approved ? <p>Approved: {approved}</p> : null}
-      {step.phase === 'firstPour' ? (
-        <WhatGoesIn
-          value={typeof found['poured'] === 'string' ? found['poured'] : ''}
-          approved={step.fills ? approvedGrades(step.fills.fluid, setUp.spec).map(gradeWords) : []}
-          onChange={(poured) => onFound(withWords(found, 'poured', poured))}
-        />
-      ) : null}
+      <Poured setUp={setUp} step={step} found={found} onFound={onFound} />
       <FillPlanner
         need={need}
         level={numberOf('jugLevel')}
