@@ -42,7 +42,7 @@ export * from './schedule/scheduleContext.js';
 export * from './schedule/standing.js';
 export * from './schedule/trigger.js';
 export * from './schedule/chartCell.js';
-export { isDated, parseTrigger, TRIGGER_KINDS } from './schedule/triggerKinds.js';
+export { parseTrigger, TRIGGER_KINDS } from './schedule/triggerKinds.js';
 export type { ParsedTrigger, TriggerFault, UnresolvedCode } from './schedule/triggers/define.js';
 export { otherItemOf, withOtherItem } from './schedule/triggers/everyNth.js';
 export * from './schedule/window.js';

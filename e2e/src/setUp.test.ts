@@ -112,6 +112,19 @@ describe('a crew lead who sets up', () => {
     );
     expect(first).toContain('Leap days');
     expect(await violations(page)).toEqual([]);
+    // Its first day is typed by its parts, day first as in Britain.
+    const [day] = await page.$$('section[aria-label="Leap days"] [role=spinbutton]');
+    await day?.click();
+    await page.keyboard.type('1504');
+    expect(await violations(page)).toEqual([]);
+    await press(page, 'Save the seasons');
+    await page.waitForFunction(async () => {
+      const { seasons } = await (await fetch('/api/seasons')).json();
+      return seasons.some(
+        (each: { name: string; years: { firstDay: string }[] }) =>
+          each.name === 'Leap days' && each.years[0]?.firstDay.endsWith('-04-15'),
+      );
+    });
   });
 
   it('pastes readings, is told line by line what will happen, and keeps nothing before it is said', async () => {

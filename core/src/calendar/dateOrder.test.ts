@@ -1,4 +1,5 @@
-import { usualDateOrder } from './dateOrder.js';
+import { civilDate } from './civilDate.js';
+import { DATE_ORDERS, typedDay, usualDateOrder } from './dateOrder.js';
 
 // The zones and whose they are: IANA zone1970.tab; that the United States write the month first and Britain the day: CLDR 44.
 describe('how days are usually typed', () => {
@@ -32,4 +33,13 @@ describe('how days are usually typed', () => {
   ])('in %s is with the day first', (zone) => {
     expect(usualDateOrder(zone)).toBe('dayFirst');
   });
+});
+
+it('writes a day in each order', () => {
+  const day = civilDate('2027-02-01');
+  expect(DATE_ORDERS.map((order) => typedDay(day, order))).toEqual([
+    '01/02/2027',
+    '02/01/2027',
+    '2027-02-01',
+  ]);
 });

@@ -1,3 +1,5 @@
+import type { CivilDate } from './civilDate.js';
+
 /** How a day is typed: 13/05/2027, 05/13/2027 or 2027-05-13. */
 export const DATE_ORDERS = ['dayFirst', 'monthFirst', 'yearFirst'] as const;
 export type DateOrder = (typeof DATE_ORDERS)[number];
@@ -16,4 +18,11 @@ export function usualDateOrder(timeZone: string): DateOrder {
     timeZone === 'Pacific/Honolulu' ||
     US_ZONES_BEGIN.some((begin) => timeZone.startsWith(begin));
   return isUs ? 'monthFirst' : 'dayFirst';
+}
+
+/** A day as it is typed in an order: 31/12/2027, 12/31/2027 or 2027-12-31. */
+export function typedDay(day: CivilDate, order: DateOrder): string {
+  const [year, month, date] = day.split('-');
+  if (order === 'yearFirst') return day;
+  return order === 'dayFirst' ? `${date}/${month}/${year}` : `${month}/${date}/${year}`;
 }

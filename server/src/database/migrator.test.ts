@@ -210,6 +210,65 @@ describe('the migrations', () => {
     for (const table of ['items', 'books', 'machines']) await run(`DELETE FROM ${table}`);
   });
 
+  it('ask for the rest voltage once in an open job, and leave a record as it stands', async () => {
+    const { sequelize } = database;
+    const steps = () =>
+      sequelize.query<{ step: string }>(
+        "SELECT CONCAT(job_id, ': ', step_key) AS step FROM job_steps ORDER BY step",
+        {
+          type: QueryTypes.SELECT,
+        },
+      );
+    await migrator(sequelize).down({ to: '0015-rest-voltage' });
+    const run = (sql: string) => sequelize.query(sql);
+    await run(`INSERT INTO people (id, name, role, password_hash, active, version)
+      VALUES ('p', 'Ansel', 'mechanic', '', 1, 1)`);
+    await run(`INSERT INTO machines (id, tag, name, machine_class, make, model, fuel, serial, shed, walk_order, in_service_on,
+        in_service_hours, came_new, status, version, facts_revision)
+      VALUES ('m', 'M-1', 'Mower', 'zeroTurn', '', '', 'gasoline', '', '', 0, '2026-04-01', 0, 1, 'inService', 1, 1)`);
+    await run(`INSERT INTO jobs (id, machine_id, state, opened_at, opened_by_id, version)
+      VALUES ('j1', 'm', 'open', NOW(), 'p', 1), ('j2', 'm', 'signedOff', NOW(), 'p', 1)`);
+    const ticks = [
+      ['j1', 'battery.rest'],
+      ['j1', 'batteryClean.rest'],
+      ['j1', 'battery.charging'],
+      ['j2', 'battery.rest'],
+    ];
+    for (const [job, step] of ticks)
+      await run(`INSERT INTO job_steps (job_id, step_key, is_done, is_acknowledged, changed_at, changed_by_id, version)
+        VALUES ('${job}', '${step}', 1, 1, NOW(), 'p', 1)`);
+    await migrator(sequelize).up();
+    expect((await steps()).map(({ step }) => step)).toEqual([
+      'j1: battery.charging',
+      'j1: shared.restVoltage',
+      'j2: battery.rest',
+    ]);
+    await migrator(sequelize).down({ to: '0015-rest-voltage' });
+    expect((await steps()).map(({ step }) => step)).toEqual([
+      'j1: battery.charging',
+      'j1: battery.rest',
+      'j2: battery.rest',
+    ]);
+    await migrator(sequelize).up();
+    for (const table of ['job_steps', 'jobs', 'machines', 'people']) await run(`DELETE FROM ${table}`);
+  });
+
+  it.each([
+    ['America/Chicago', 'monthFirst'],
+    ['Europe/London', 'dayFirst'],
+  ])('type days at a site in %s as is usual there: %s', async (zone, order) => {
+    const { sequelize } = database;
+    await migrator(sequelize).down({ to: '0014-date-order' });
+    await sequelize.query(`INSERT INTO sites (id, name, time_zone, currency, demonstration)
+      VALUES ('s', 'Yard', '${zone}', 'GBP', 0)`);
+    await migrator(sequelize).up();
+    const [site] = await sequelize.query<{ dateOrder: string }>('SELECT date_order AS dateOrder FROM sites', {
+      type: QueryTypes.SELECT,
+    });
+    expect(site?.dateOrder).toBe(order);
+    await sequelize.query('DELETE FROM sites');
+  });
+
   it('leave a schema that every model reads', async () => {
     const ours = new Set(MODELS.map((model) => model.name));
     const models = Object.values(database.sequelize.models).filter((model) => ours.has(model.name));

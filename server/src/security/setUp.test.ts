@@ -1,4 +1,4 @@
-import type { ProblemDto, WelcomeDto } from '@yugator/contracts';
+import type { ProblemDto, SessionDto, WelcomeDto } from '@yugator/contracts';
 import { SetClock } from '../clock/clock.js';
 import { createApp } from '../createApp.js';
 import { newSetUpCode } from '../session/setUpCode.js';
@@ -54,6 +54,20 @@ describe('a Yugator that is not set up yet', () => {
     expect((await claim('7KM2-QX9D')).status).toBe(409);
     const welcome = (await app.inject({ method: 'GET', url: '/api/welcome' })).json<WelcomeDto>();
     expect(welcome).toEqual({ needsCrewLead: false, demonstration: false });
+  });
+
+  it.each([
+    ['America/Denver', 'monthFirst'],
+    ['Europe/London', 'dayFirst'],
+  ])('has days typed as is usual where it lies, in %s %s', async (timeZone, dateOrder) => {
+    await start('7KM2-QX9D');
+    const response = await app.inject({
+      method: 'POST',
+      url: '/api/first-crew-lead',
+      headers: { 'content-type': 'application/json' },
+      payload: JSON.stringify({ ...FIELDS, timeZone, setUpCode: '7KM2-QX9D' }),
+    });
+    expect(response.json<SessionDto>().site).toMatchObject({ timeZone, dateOrder });
   });
 
   it('is not claimed by guessing the code', async () => {

@@ -34,21 +34,16 @@ export function markOf({ litres, unit }: JugSize): number {
 /** Litres below which the unit of a jug is too large a measure. */
 const SMALL = 0.3;
 
-/** Litres in the unit of a jug, small amounts in the small unit that goes with it: "3.35 qt", "6 fl oz", "120 mL". */
-export function inJug(litres: number, { unit }: JugSize): string {
-  const isMetric = unit === 'L' || unit === 'mL';
-  if (litres > 0 && litres < SMALL) {
-    const small = isMetric ? 'mL' : 'fl oz';
-    const figure = isMetric ? Math.round((litres * 1000) / 5) * 5 : inUnit(litres, 'volume', 'fl oz', 0);
-    return `${figure}\u00a0${small}`;
-  }
-  return `${inUnit(litres, 'volume', unit, 2)}\u00a0${unit}`;
-}
-
 /** Litres to be measured by a cup with a scale: to 5 mL, or to the fluid ounce. */
 export function measured(litres: number, { unit }: JugSize): string {
-  const isMetric = unit === 'L' || unit === 'mL';
-  return isMetric
+  return unit === 'L'
     ? `${Math.round((litres * 1000) / 5) * 5}\u00a0mL`
     : `${inUnit(litres, 'volume', 'fl oz', 0)}\u00a0fl oz`;
+}
+
+/** Litres in the unit of a jug, small amounts as a cup measures them: "3.35 qt", "6 fl oz", "120 mL". */
+export function inJug(litres: number, jug: JugSize): string {
+  return litres > 0 && litres < SMALL
+    ? measured(litres, jug)
+    : `${inUnit(litres, 'volume', jug.unit, 2)}\u00a0${jug.unit}`;
 }

@@ -102,6 +102,47 @@ describe('the sheet of a job', () => {
     expect(screen.getByText(/too much: it foams/)).toBeDefined();
   });
 
+  it('asks what is poured, offers what the card approves, and keeps it for the label', async () => {
+    const { spec } = shop.now.setUp;
+    const grades = [{ grade: '10W-30', category: 'API SJ', fromCelsius: null, toCelsius: null }];
+    const fluids = spec.fluids.map((fluid) => ({ ...fluid, grades }));
+    shop.now = { ...shop.now, setUp: { ...shop.now.setUp, spec: { ...spec, fluids } } };
+    await shop.show();
+    const field = screen.getByLabelText('What goes in');
+    expect(field).toHaveAccessibleDescription(/printed on the label/);
+    const offered = document.getElementById(field.getAttribute('list') ?? '');
+    expect([...(offered?.children ?? [])].map((each) => each.getAttribute('value'))).toEqual([
+      '10W-30 (API SJ)',
+    ]);
+    fireEvent.change(field, { target: { value: 'Oil of the shed, 10W-30' } });
+    await waitFor(() =>
+      expect(shop.writes.at(-1)).toMatchObject({
+        url: '/api/jobs/j/steps/engineOil.pour',
+        body: { found: { poured: 'Oil of the shed, 10W-30' }, isDone: false },
+      }),
+    );
+    fireEvent.change(field, { target: { value: ' ' } });
+    await waitFor(() =>
+      expect(shop.writes.at(-1)?.body).toMatchObject({
+        found: expect.not.objectContaining({ poured: expect.anything() }),
+      }),
+    );
+  });
+
+  it('goes on from what a tick changed, and keeps all else of the page', async () => {
+    await shop.show();
+    // The server finds that this tick settles the oil.
+    const items = shop.now.items.map((each) =>
+      each.itemId === 'oil' ? { ...each, outcome: 'done' as const, version: 2 } : each,
+    );
+    shop.now = { ...shop.now, items };
+    expect(screen.getByText(/0 of 3 items settled/)).toBeInTheDocument();
+    await act(() => fireEvent.click(card(/^Walk round/).getByRole('button', { name: 'Done' })));
+    expect(await screen.findByText(/1 of 3 items settled/)).toBeInTheDocument();
+    expect(screen.getByText('1 × Oil change kit (only 0 on hand)')).toBeInTheDocument();
+    expect(screen.getByRole('heading', { name: /Lakeside/ })).toBeInTheDocument();
+  });
+
   it('starts the time of what passes by itself with the tick', async () => {
     await shop.show();
     await act(() => fireEvent.click(card(/^Start the engine outside/).getByRole('button', { name: 'Done' })));

@@ -1,11 +1,11 @@
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import { ATTACHMENT_KINDS, AttachmentDto } from '@yugator/contracts';
+import { AttachmentDto } from '@yugator/contracts';
 import type { MachineDetailDto, ShownAttachmentDto, UpdateAttachmentsDto } from '@yugator/contracts';
 import { useState } from 'react';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
+import { ChoiceField } from '../form/ChoiceField.js';
 import { Choose, choicesOf } from '../form/Choose.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
@@ -58,13 +58,7 @@ function AttachmentForm({ machine, onDone }: { machine: MachineDetailDto; onDone
       })}
       onLeave={onDone}
     >
-      <Field form={form} name="kind" label="What it is" select defaultValue="loader">
-        {ATTACHMENT_KINDS.map((kind) => (
-          <MenuItem key={kind} value={kind}>
-            {ATTACHMENT_WORDS[kind]}
-          </MenuItem>
-        ))}
-      </Field>
+      <ChoiceField form={form} name="kind" label="What it is" choices={choicesOf(ATTACHMENT_WORDS)} />
       <Field form={form} name="name" label="Name" hint="Such as Front loader" />
       <Choose label="How its hours are known" value={way} choices={choicesOf(WAYS)} onChange={choose} />
       {way === 'share' ? (

@@ -4,13 +4,15 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import FormHelperText from '@mui/material/FormHelperText';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { COOLINGS, FUELS, MACHINE_CLASSES } from '@yugator/contracts';
+import { COOLINGS } from '@yugator/contracts';
 import type { BookDto, MachineFieldsDto } from '@yugator/contracts';
 import { inUnit, parseQuantity, shownUnit } from '@yugator/core';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { Controller } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
+import { ChoiceField } from '../form/ChoiceField.js';
+import { choicesOf } from '../form/Choose.js';
 import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
 import styles from '../form/form.module.css';
@@ -104,26 +106,8 @@ function Naming({ form }: Pick<Props, 'form'>) {
     <>
       <Field form={form} name="tag" label="Tag" hint="As it stands on the machine, such as M-07" />
       <Field form={form} name="name" label="Name" hint="As the crew calls it" />
-      <Field
-        form={form}
-        name="machineClass"
-        label="Class"
-        select
-        defaultValue={form.getValues('machineClass')}
-      >
-        {MACHINE_CLASSES.map((machineClass) => (
-          <MenuItem key={machineClass} value={machineClass}>
-            {CLASS_WORDS[machineClass]}
-          </MenuItem>
-        ))}
-      </Field>
-      <Field form={form} name="fuel" label="Fuel" select defaultValue={form.getValues('fuel')}>
-        {FUELS.map((fuel) => (
-          <MenuItem key={fuel} value={fuel}>
-            {FUEL_WORDS[fuel]}
-          </MenuItem>
-        ))}
-      </Field>
+      <ChoiceField form={form} name="machineClass" label="Class" choices={choicesOf(CLASS_WORDS)} />
+      <ChoiceField form={form} name="fuel" label="Fuel" choices={choicesOf(FUEL_WORDS)} />
     </>
   );
 }

@@ -1,12 +1,13 @@
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import { OwnItemFieldsDto, SettledComponentsDto } from '@yugator/contracts';
 import type { BookItemDto, BookItemFieldsDto, MachineDetailDto, UpdateOwnItemsDto } from '@yugator/contracts';
-import { ACTIONS, withIntervals } from '@yugator/core';
+import { withIntervals } from '@yugator/core';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { ACTION_WORDS } from '../books/bookWords.js';
 import { ComponentsField } from '../component/ComponentsField.js';
+import { ChoiceField } from '../form/ChoiceField.js';
+import { choicesOf } from '../form/Choose.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
@@ -75,13 +76,7 @@ function ItemForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
       onLeave={onDone}
     >
       <Field form={form} name="name" label="Item" placeholder="Beacon and decals: look over" />
-      <Field form={form} name="action" label="What is done" select defaultValue="inspect">
-        {ACTIONS.map((action) => (
-          <MenuItem key={action} value={action}>
-            {ACTION_WORDS[action]}
-          </MenuItem>
-        ))}
-      </Field>
+      <ChoiceField form={form} name="action" label="What is done" choices={choicesOf(ACTION_WORDS)} />
       <ComponentsField form={form} name="components" machineClass={machine.machineClass} />
       <p className="soft">At least one interval; with several, the first to come counts.</p>
       {interval('hours', 'hours', '50')}

@@ -231,7 +231,7 @@ describe('the seasons of a machine', () => {
   it('are saved with their hours, and refused without', async () => {
     show(<Participation machine={machineDetail({ participation })} mayChange />);
     expect(await screen.findByText('8 h a week in Mowing. Outside of them it is laid up.')).toBeDefined();
-    fireEvent.click(screen.getByRole('checkbox', { name: 'Winter' }));
+    fireEvent.click(await screen.findByRole('checkbox', { name: 'Winter' }));
     await press('Save its seasons');
     expect(await screen.findByText('Give the planned hours a week as a number, such as 8.')).toBeDefined();
     expect(server.sent).toEqual([]);

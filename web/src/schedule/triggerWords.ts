@@ -1,4 +1,5 @@
 import type { LimitDto } from '@yugator/contracts';
+import { TRIGGER_KINDS } from '@yugator/core';
 import type { Trigger } from '@yugator/core';
 import { countWords, intervalWords } from '../words/figures.js';
 
@@ -69,17 +70,12 @@ export function triggerWords(rule: Rule, nameOf: NameOf = NO_NAMES): string {
   }
 }
 
-const PLACE: Record<Rule['kind'], number> = {
-  firstHours: 0,
-  firstCalendar: 1,
-  everyHours: 2,
-  everyCalendar: 3,
-  seasonEdge: 4,
-  everyNth: 5,
-  storage: 6,
-  kept: 7,
-  deferred: 8,
-};
+/** The order in which the rules of an item are said; judgements, which stand in place of them, last. */
+const SAID: readonly Rule['kind'][] = [...TRIGGER_KINDS, 'kept', 'deferred'];
+
+function place(kind: Rule['kind']): number {
+  return SAID.indexOf(kind);
+}
 
 /** Intervals in one breath: "every 50 h or a year". */
 function everyWords(rules: readonly Rule[]): string {
@@ -95,12 +91,12 @@ function everyWords(rules: readonly Rule[]): string {
 
 /** The rule of an item, by all its triggers: "first at 5 h, then every 50 h or a year". */
 export function ruleWords(rules: readonly Rule[], nameOf?: NameOf): string {
-  const inOrder = rules.toSorted((a, b) => PLACE[a.kind] - PLACE[b.kind]);
+  const inOrder = rules.toSorted((a, b) => place(a.kind) - place(b.kind));
   const once = inOrder
     .filter(({ kind }) => kind.startsWith('first'))
     .map((rule) => triggerWords(rule, nameOf));
   const others = inOrder
-    .filter(({ kind }) => PLACE[kind] > PLACE.everyCalendar)
+    .filter(({ kind }) => place(kind) > place('everyCalendar'))
     .map((rule) => triggerWords(rule, nameOf));
   // One rule may set two limits, such as the hours and the day of what it follows: it is said once.
   const again = [everyWords(inOrder), ...new Set(others)].filter(Boolean).join(' or ');

@@ -1,11 +1,12 @@
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import { useQuery } from '@tanstack/react-query';
 import { UpdateSiteSettingsDto } from '@yugator/contracts';
 import type { SiteSettingsDto } from '@yugator/contracts';
 import type { DateOrder } from '@yugator/core';
 import type { UseFormReturn } from 'react-hook-form';
 import { useWrite } from '../api/useWrite.js';
+import { ChoiceField } from '../form/ChoiceField.js';
+import { choicesOf } from '../form/Choose.js';
 import { Field } from '../form/Field.js';
 import { MoneyField } from '../form/MoneyField.js';
 import styles from '../form/form.module.css';
@@ -28,49 +29,23 @@ const ORDER_WORDS: Record<DateOrder, string> = {
 };
 const UNIT_WORDS = { metric: 'Litres, N·m, kPa, mm', us: 'Quarts, lbf·ft, psi, inches' } as const;
 
-function SiteChoices({
-  form,
-  settings,
-}: {
-  form: UseFormReturn<UpdateSiteSettingsDto>;
-  settings: SiteSettingsDto;
-}) {
+function SiteChoices({ form }: { form: UseFormReturn<UpdateSiteSettingsDto> }) {
   return (
     <>
-      <Field
+      <ChoiceField
         form={form}
         name="hoursGrid"
         label="Hours intervals count"
-        select
-        defaultValue={settings.hoursGrid}
+        choices={choicesOf(GRID_WORDS)}
         hint="On the meter: done at 96 h counts for 100, and late at 130 h the next is still 150"
-      >
-        {Object.entries(GRID_WORDS).map(([grid, word]) => (
-          <MenuItem key={grid} value={grid}>
-            {word}
-          </MenuItem>
-        ))}
-      </Field>
-      <Field
+      />
+      <ChoiceField
         form={form}
         name="unitSystem"
         label="Figures are shown in"
-        select
-        defaultValue={settings.unitSystem}
-      >
-        {Object.entries(UNIT_WORDS).map(([system, word]) => (
-          <MenuItem key={system} value={system}>
-            {word}
-          </MenuItem>
-        ))}
-      </Field>
-      <Field form={form} name="dateOrder" label="Days are typed" select defaultValue={settings.dateOrder}>
-        {Object.entries(ORDER_WORDS).map(([order, word]) => (
-          <MenuItem key={order} value={order}>
-            {word}
-          </MenuItem>
-        ))}
-      </Field>
+        choices={choicesOf(UNIT_WORDS)}
+      />
+      <ChoiceField form={form} name="dateOrder" label="Days are typed" choices={choicesOf(ORDER_WORDS)} />
     </>
   );
 }
@@ -98,7 +73,7 @@ function RulesForm({ settings }: { settings: SiteSettingsDto }) {
     >
       {form.problem ? <Caution title="Not saved">{<p>{form.problem}</p>}</Caution> : null}
       <div className={styles.grid}>
-        <SiteChoices form={form} settings={settings} />
+        <SiteChoices form={form} />
         <Field form={form} name="staleAfterDays" label="A reading is stale after days" figure />
         <Field
           form={form}

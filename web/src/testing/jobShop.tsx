@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, configure, fireEvent, render, screen, within } from '@testing-library/react';
-import type { JobDto, OutcomeDto, UpdateStepDto } from '@yugator/contracts';
+import type { JobDto, JobProgressDto, OutcomeDto, UpdateStepDto } from '@yugator/contracts';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { JobPage } from '../job/JobPage.js';
 import { NoticeProvider } from '../page/Notice.js';
@@ -37,14 +37,31 @@ export class JobShop {
         const body: unknown = JSON.parse(init.body ?? 'null');
         this.writes.push({ url, body });
         if (!refused) this.write(url, body);
+        if (!refused && url.includes('/steps/')) return this.answer(this.progress());
       }
-      return Promise.resolve({
-        ok: !refused,
-        status: refused ? 422 : 200,
-        headers: new Map([['content-type', refused ? 'application/problem+json' : 'application/json']]),
-        json: () => Promise.resolve(refused ? this.refusal : (ANSWERS[url] ?? this.now)),
-      });
+      return refused ? this.answer(this.refusal, 422) : this.answer(ANSWERS[url] ?? this.now);
     }) as unknown as typeof fetch;
+  }
+
+  private answer(body: unknown, status = 200) {
+    const type = status === 200 ? 'application/json' : 'application/problem+json';
+    return Promise.resolve({
+      ok: status === 200,
+      status,
+      headers: new Map([['content-type', type]]),
+      json: () => Promise.resolve(body),
+    });
+  }
+
+  /** What a tick is answered with: what it changed, and nothing of the rest. */
+  private progress(): JobProgressDto {
+    const { items, steps, pausedReason, version } = this.now;
+    return {
+      items: items.map((each) => ({ itemId: each.itemId, outcome: each.outcome, version: each.version })),
+      steps,
+      pausedReason,
+      version,
+    };
   }
 
   async show() {

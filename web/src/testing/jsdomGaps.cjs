@@ -6,5 +6,6 @@ window.scrollTo = () => undefined;
 // Nothing is laid out there, so nothing ever resizes.
 globalThis.ResizeObserver ??= class {
   observe() {}
+  unobserve() {}
   disconnect() {}
 };

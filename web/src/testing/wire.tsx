@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
-import type { Role } from '@yugator/contracts';
+import type { Role, SiteDto } from '@yugator/contracts';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
@@ -50,14 +50,16 @@ export function wire(
   };
 }
 
-/** Shows a part of the product to somebody with a role. */
-export function showTo(role: Role, content: ReactNode) {
+/** Shows a part of the product to somebody with a role, at the usual site or one that differs from it. */
+export function showTo(role: Role, content: ReactNode, site: Partial<SiteDto> = {}) {
   const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
   return render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <NoticeProvider>
         <MemoryRouter>
-          <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+          <SessionContext.Provider
+            value={{ person, site: { ...SITE, ...site }, ownUnits: null, today: '2027-05-13' }}
+          >
             {content}
           </SessionContext.Provider>
         </MemoryRouter>
