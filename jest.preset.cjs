@@ -20,4 +20,6 @@ module.exports = {
   testEnvironmentOptions: { customExportConditions: ['source', 'node', 'require', 'default'] },
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   maxWorkers: '100%',
+  // A test file's own globals are slow to reach; the rules reach for these most.
+  sandboxInjectedGlobals: ['Array', 'Date', 'Intl', 'JSON', 'Map', 'Math', 'Object', 'RegExp', 'Set'],
 };

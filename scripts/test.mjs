@@ -1,5 +1,5 @@
 // Runs the checks and tests, all or the parts that are named, and prints what passed over all of them as its last line.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -9,70 +9,84 @@ const root = fileURLToPath(new URL('..', import.meta.url));
 const scratch = mkdtempSync(join(tmpdir(), 'yugator-tests-'));
 const PART_TIMEOUT_MS = 20 * 60_000;
 
-/** Runs a command to its end and tells whether it succeeded. */
-function succeeds(command, ...args) {
-  const { status, error } = spawnSync(command, args, {
-    cwd: root,
-    stdio: 'inherit',
-    timeout: PART_TIMEOUT_MS,
-    killSignal: 'SIGKILL',
+/** Runs a command to its end and tells whether it succeeded; what it says is shown at once, or held back and given back. */
+function run(command, args, { isHeld = false, env = process.env } = {}) {
+  return new Promise((ended) => {
+    const child = spawn(command, args, {
+      cwd: root,
+      env,
+      stdio: isHeld ? ['ignore', 'pipe', 'pipe'] : 'inherit',
+      timeout: PART_TIMEOUT_MS,
+      killSignal: 'SIGKILL',
+    });
+    let said = '';
+    for (const stream of isHeld ? [child.stdout, child.stderr] : [])
+      stream.on('data', (chunk) => (said += chunk));
+    child.once('error', (error) => ended({ succeeded: false, said: said + error.message }));
+    child.once('close', (code) => ended({ succeeded: code === 0, said }));
   });
-  if (error) console.error(error.message);
-  return status === 0;
 }
 
-function check(command, ...args) {
-  const passed = succeeds(command, ...args);
-  return { passed: passed ? 1 : 0, failed: passed ? 0 : 1 };
-}
+/** What needs no second processor runs beside its like: what it says waits for its turn. */
+const check = (script) => ({
+  begin: () => run('npm', ['run', '--silent', script], { isHeld: true }),
+  async end(begun) {
+    const { succeeded, said } = await begun;
+    if (said) console.log(said.trimEnd());
+    return { passed: succeeded ? 1 : 0, failed: succeeded ? 0 : 1 };
+  },
+});
 
 /** A run that dies without counting its tests, or runs none, counts as one failure. */
-function jest(folder, ...args) {
+async function jest(folder, args, zone) {
   const report = join(scratch, `${folder}.json`);
-  const passed = succeeds(
-    'npx',
-    'jest',
-    '-c',
-    `${folder}/jest.config.cjs`,
-    '--rootDir',
-    folder,
-    '--ci',
-    '--json',
-    `--outputFile=${report}`,
-    ...args,
+  rmSync(report, { force: true });
+  const { succeeded } = await run(
+    process.execPath,
+    [
+      join(root, 'node_modules', 'jest', 'bin', 'jest.js'),
+      ...['-c', `${folder}/jest.config.cjs`, '--rootDir', folder, '--ci', '--json', `--outputFile=${report}`],
+      ...args,
+    ],
+    zone ? { env: { ...process.env, TEST_TIME_ZONE: zone, TZ: zone } } : {},
   );
   if (!existsSync(report)) return { passed: 0, failed: 1 };
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
     readFileSync(report, 'utf8'),
   );
   const failed = numFailedTests + numRuntimeErrorTestSuites;
-  return { passed: numPassedTests, failed: failed || (passed && numPassedTests > 0 ? 0 : 1) };
+  return { passed: numPassedTests, failed: failed || (succeeded && numPassedTests > 0 ? 0 : 1) };
 }
 
+const tests = (folder, ...args) => ({ end: () => jest(folder, args) });
+
 const PARTS = {
-  format: () => check('npm', 'run', '--silent', 'format:check'),
-  lint: () => check('npm', 'run', '--silent', 'lint'),
-  types: () => check('npm', 'run', '--silent', 'typecheck'),
-  core: () => jest('core'),
-  contracts: () => jest('contracts'),
-  server: () => {
-    const whole = jest('server', '--testPathIgnorePatterns', '/node_modules/', '/dist/', '/src/security/');
-    // What reckons with days and hours, twice more: from sheds far east and far west, on computers that lie there too.
-    const far = ['Pacific/Auckland', 'America/Los_Angeles'].map((zone) => {
-      Object.assign(process.env, { TEST_TIME_ZONE: zone, TZ: zone });
-      return jest(
-        'server',
-        '--testPathPatterns',
-        '/src/(evidence|fleetFile|job|machine|meter|schedule|season)/',
-      );
-    });
-    delete process.env.TEST_TIME_ZONE;
-    delete process.env.TZ;
-    return [whole, ...far].reduce((a, b) => ({ passed: a.passed + b.passed, failed: a.failed + b.failed }));
+  lint: check('lint'),
+  types: check('typecheck'),
+  format: check('format:check'),
+  core: tests('core'),
+  contracts: tests('contracts'),
+  server: {
+    async end() {
+      const here = await jest('server', [
+        '--testPathIgnorePatterns',
+        '/node_modules/',
+        '/dist/',
+        '/src/security/',
+      ]);
+      // What reckons with days and hours, twice more: from sheds far east and far west, on computers that lie there too.
+      const ofDays = ['--testPathPatterns', '/src/(evidence|fleetFile|job|machine|meter|schedule|season)/'];
+      const east = await jest('server', ofDays, 'Pacific/Auckland');
+      const west = await jest('server', ofDays, 'America/Los_Angeles');
+      return [here, east, west].reduce((a, b) => ({
+        passed: a.passed + b.passed,
+        failed: a.failed + b.failed,
+      }));
+    },
   },
-  security: () => jest('server', '--testPathPatterns', '/src/security/'),
-  web: () => jest('web'),
-  browser: () => jest('e2e', '--runInBand'),
+  security: tests('server', '--testPathPatterns', '/src/security/'),
+  web: tests('web'),
+  browser: tests('e2e'),
 };
 
 const wanted = process.argv.slice(2);
@@ -85,9 +99,14 @@ if (unknown.length) {
 }
 
 let [passed, failed] = [0, 0];
-for (const name of wanted.length ? wanted : Object.keys(PARTS)) {
+const begun = new Map();
+const names = wanted.length ? wanted : Object.keys(PARTS);
+for (const name of names) begun.set(name, PARTS[name].begin?.());
+for (const name of names) {
+  const from = performance.now();
   console.log(`\n== ${name}`);
-  const result = PARTS[name]();
+  const result = await PARTS[name].end(begun.get(name));
+  console.log(`   ${Math.round((performance.now() - from) / 1000)} s`);
   passed += result.passed;
   failed += result.failed;
 }

@@ -1,12 +1,14 @@
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 
 const ROOT = resolve(__dirname, '..', '..');
 const READY_MS = 90_000;
+/** Memory, where the system offers it as a folder: no data of a test has to last. */
+const SCRATCH = existsSync('/dev/shm') ? '/dev/shm' : tmpdir();
 
 export function freePort(): Promise<number> {
   return new Promise((found) => {
@@ -38,7 +40,7 @@ export class Yugator {
   }
 
   static async on(...options: string[]): Promise<Yugator> {
-    return new Yugator(mkdtempSync(join(tmpdir(), 'yugator-e2e-')), await freePort(), options);
+    return new Yugator(mkdtempSync(join(SCRATCH, 'yugator-e2e-')), await freePort(), options);
   }
 
   /** On a data folder that is named. */
