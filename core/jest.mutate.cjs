@@ -2,8 +2,12 @@
 const config = require('./jest.config.cjs');
 
 process.env.ORACLE_MACHINES = '60';
+const { SUBJECT } = process.env;
+
 module.exports = {
   ...config,
+  // A subject by itself is tried against its own tests and those of the schedule, where all of it comes together.
+  ...(SUBJECT ? { testMatch: [`<rootDir>/src/{${SUBJECT},schedule}/**/*.test.ts`] } : {}),
   testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
   testPathIgnorePatterns: [
     ...config.testPathIgnorePatterns,

@@ -19,12 +19,17 @@ import {
 import type { Caution, MachineSpec, Measurement, SheetStep, UnitSystem } from '@yugator/core';
 import type { Column, Content } from 'pdfmake/interfaces.js';
 
-const BLANK = '__________';
+const BLANK = '_______';
+/** A word to tick, which no line break takes from its box. */
+const tick = (words: string) => `[\u00a0\u00a0]\u00a0${words}`;
+const OUTCOMES = ['done', 'kept', 'put off', 'defect'].map(tick).join('  ');
+/** Steps stand in two columns, as a person reads them: down the left, then down the right. */
+const COLUMN_GAP = 18;
 /** A box to tick; made anew each time, for the printer moves what it is given. */
 function box(): Column {
   return {
     canvas: [{ type: 'rect', x: 0, y: 1, w: 11, h: 11, lineWidth: 1 }],
-    width: 18,
+    width: 16,
   };
 }
 
@@ -47,17 +52,22 @@ function fillWords(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
   const need = fillNeedOf(step, job.setUp);
   if (!need) return [];
   const { target, prefilled, firstPour, topUp } = fillPlan(need);
+  if (step.phase === 'topUp')
+    return [
+      ...(topUp > 0 ? [`About ${volume(topUp, units)} are still to come.`] : []),
+      ...dipstickWords(step, units),
+    ];
   const parts = [
     prefilled > 0 ? `${volume(prefilled, units)} into the filter` : '',
     `${volume(firstPour, units)} at first`,
     topUp > 0 ? `about ${volume(topUp, units)} after the run` : '',
   ].filter(Boolean);
-  return [`In all ${volume(target, units)}: ${parts.join(', ')}.`, ...dipstickWords(step, units)];
+  return [`In all ${volume(target, units)}: ${parts.join(', ')}.`];
 }
 
 /** How its dipstick is read, at the step that tops up. */
-function dipstickWords({ phase, fills }: SheetStep, units: UnitSystem): string[] {
-  if (phase !== 'topUp' || !fills) return [];
+function dipstickWords({ fills }: SheetStep, units: UnitSystem): string[] {
+  if (!fills) return [];
   const { marks, betweenMarks } = fills;
   const looks = marks ? `Low to full: ${marks}.` : '';
   const holds = betweenMarks === null ? '' : `From mark to mark ${volume(betweenMarks, units)}.`;
@@ -74,7 +84,7 @@ function stepLines(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
     ...(step.measurement ? [measureWords(step.measurement, units)] : []),
     ...(step.look
       ? [
-          `${LOOKS[step.look].question} ${LOOKS[step.look].sights.map(({ words }) => `[  ] ${words}`).join('   ')}`,
+          `${LOOKS[step.look].question} ${LOOKS[step.look].sights.map(({ words }) => tick(words)).join('   ')}`,
         ]
       : []),
     ...(step.rule ? [`House rule: ${ruleWords(step.rule, job.setUp.rules)}.`] : []),
@@ -82,10 +92,12 @@ function stepLines(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
   ];
 }
 
-function cautionBlock(step: SheetStep): Content[] {
+/** The cautions of a step; one that the step before has too is called by its title, so that nobody learns to skip them. */
+function cautionBlock(step: SheetStep, before: SheetStep | undefined): Content[] {
   if (step.cautions.length === 0) return [];
   const words = step.cautions.map((key): Content => {
     const { title, text, technician }: Caution = CAUTIONS[key];
+    if (before?.cautions.includes(key)) return { text: `${title}, as before.`, bold: true, style: 'small' };
     return {
       text: [{ text: `${title}. `, bold: true }, text, technician ? ` ${technician}` : ''],
       style: 'small',
@@ -96,25 +108,27 @@ function cautionBlock(step: SheetStep): Content[] {
       layout: {
         hLineWidth: () => 0,
         vLineWidth: (index: number) => (index === 0 ? 4 : 0),
-        paddingLeft: () => 8,
+        paddingLeft: () => 6,
+        paddingTop: () => 0,
+        paddingBottom: () => 0,
       },
       table: { widths: ['*'], body: [[{ stack: words }]] },
-      margin: [18, 3, 0, 2],
+      margin: [16, 2, 0, 1],
     },
   ];
 }
 
 /**
- * A step on paper: its cautions first, a box to tick, what to do, and blanks for what is found; all on one page, with the head of its
+ * A step on paper: its cautions first, a box to tick, what to do, and blanks for what is found; all in one column, with the head of its
  * phase where it is the first of it.
  */
-function stepBlock(step: SheetStep, isFirst: boolean, job: JobDto, units: UnitSystem): Content {
+function stepBlock(step: SheetStep, before: SheetStep | undefined, job: JobDto, units: UnitSystem): Content {
   const tools = step.tools.length ? ` (${step.tools.join(', ')})` : '';
   return {
     unbreakable: true,
     stack: [
-      ...(isFirst ? [{ text: PHASE_WORDS[step.phase], style: 'head' }] : []),
-      ...cautionBlock(step),
+      ...(step.phase !== before?.phase ? [{ text: PHASE_WORDS[step.phase], style: 'phase' }] : []),
+      ...cautionBlock(step, before),
       {
         columns: [
           box(),
@@ -123,14 +137,15 @@ function stepBlock(step: SheetStep, isFirst: boolean, job: JobDto, units: UnitSy
               {
                 text: [
                   { text: step.text, bold: true },
-                  { text: tools, fontSize: 8.5 },
+                  { text: tools, style: 'small' },
                 ],
               },
-              ...stepLines(step, job, units).map((text): Content => ({ text, margin: [0, 2, 0, 0] })),
+              ...stepLines(step, job, units).map((text): Content => ({ text, margin: [0, 1, 0, 0] })),
             ],
           },
         ],
-        margin: [0, 2, 0, 5],
+        columnGap: 0,
+        margin: [0, 0, 0, 3],
       },
     ],
   };
@@ -142,14 +157,12 @@ function signOffBlock(job: JobDto): Content {
     stack: [
       { text: 'Sign off', style: 'head' },
       ...job.items.map(({ name }): Content => ({
-        columns: [{ text: name }, { text: '[  ] done   [  ] kept   [  ] put off   [  ] defect', width: 210 }],
-        margin: [0, 2, 0, 0],
+        text: `${name}: ${OUTCOMES}`,
+        margin: [0, 1, 0, 0],
       })),
-      {
-        text: `Date ${BLANK}   Hours ${BLANK}   Minutes ${BLANK}   Done by ${BLANK}${BLANK}`,
-        margin: [0, 12, 0, 10],
-      },
-      { text: `Used, and found: ${'_'.repeat(70)}` },
+      { text: `Date ${BLANK}${BLANK}  Hours ${BLANK}${BLANK}`, margin: [0, 8, 0, 6] },
+      { text: `Minutes ${BLANK}  Done by ${BLANK}${BLANK}${BLANK}`, margin: [0, 0, 0, 6] },
+      { text: `Used, and found: ${'_'.repeat(28)}` },
     ],
   };
 }
@@ -175,7 +188,7 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
   const { tools, drained, filled } = sheet.fetch;
   const fluids = (list: typeof drained, spec: Pick<MachineSpec, 'fluids'>) =>
     list.map((each) => fluidWords(each, spec, units)).join('; ');
-  const content: Content[] = [
+  const head: Content[] = [
     { text: `${job.machine.tag}  ${job.machine.name}`, style: 'title' },
     { text: job.items.map(({ name }) => name).join('; '), margin: [0, 2, 0, 4] },
     {
@@ -193,11 +206,15 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
         ]
       : []),
   ];
-  let phase: SheetStep['phase'] | null = null;
-  for (const step of sheet.steps) {
-    if (step.phase === 'signOff') continue;
-    content.push(stepBlock(step, step.phase !== phase, job, units));
-    phase = step.phase;
-  }
-  return [...content, signOffBlock(job)];
+  const steps = sheet.steps.filter(({ phase }) => phase !== 'signOff');
+  const blocks = steps.map((step, index) => stepBlock(step, steps[index - 1], job, units));
+  return [
+    { stack: head, style: 'dense' },
+    {
+      columns: [{ stack: [...blocks, signOffBlock(job)] }, { text: '' }],
+      columnGap: COLUMN_GAP,
+      snakingColumns: true,
+      style: 'dense',
+    },
+  ];
 }

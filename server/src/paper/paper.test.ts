@@ -1,11 +1,13 @@
 import { LABELS_OF_SHEET } from '@yugator/contracts';
 import type { JobDto, JobProgressDto, PrintedLabelDto, ProblemDto } from '@yugator/contracts';
 import { CAUTIONS, sheetSteps } from '@yugator/core';
+import type { Action, Component } from '@yugator/core';
 import { jobActs } from '../testing/jobActs.js';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
 import { jobSheetPaper } from './jobSheetPaper.js';
 import { labelPaper } from './labelPaper.js';
+import { paperOf, toPdf } from './pdf.js';
 import { serviceLabels } from './serviceLabel.js';
 
 let yard: TestApp;
@@ -23,6 +25,36 @@ function wordsOf(content: unknown): string {
   const { text, stack, columns, table } = content as Record<string, unknown>;
   const body = (table as { body?: unknown } | undefined)?.body;
   return [text, stack, columns, body].map(wordsOf).join('');
+}
+
+/** What a mower gets in a usual annual service. */
+const ANNUAL: [name: string, action: Action, ...components: Component[]][] = [
+  ['Engine oil and filter', 'replace', 'engineOil', 'engineOilFilter'],
+  ['Spark plugs', 'replace', 'sparkPlugs'],
+  ['Air filter', 'replace', 'airFilter'],
+  ['Air pre-filter', 'clean', 'airPreFilter'],
+  ['Fuel filter', 'replace', 'fuelFilter'],
+  ['Blades: sharpen and balance', 'sharpen', 'blades'],
+  ['Grease all points', 'grease', 'deckSpindles', 'axles', 'wheelHubs'],
+  ['Tyre pressures', 'inspect', 'tyres'],
+];
+
+/** The job with other items. */
+function jobOf(job: JobDto, lines: typeof ANNUAL): JobDto {
+  const items = lines.map(([name, action, ...components]) => ({ id: name, name, action, components }));
+  const [first] = job.items;
+  if (!first) throw new Error('The job has no item.');
+  return {
+    ...job,
+    items: items.map(({ id, name }) => ({ ...first, itemId: id, name })),
+    setUp: { ...job.setUp, items },
+  };
+}
+
+/** How many pages a job sheet takes. */
+async function pagesOf(job: JobDto): Promise<number> {
+  const pdf = await toPdf(paperOf('a4', 'Job sheet', jobSheetPaper(job, 'metric')));
+  return pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0;
 }
 
 describe('a job sheet on paper', () => {
@@ -49,6 +81,18 @@ describe('a job sheet on paper', () => {
     const words = wordsOf(jobSheetPaper(job, 'us'));
     for (const { name } of job.items) expect(words.slice(words.indexOf('Sign off'))).toContain(name);
     expect(words).toMatch(/Date _+ +Hours _+/);
+  });
+
+  it('takes one page of A4 for one service, and two for a usual annual one', async () => {
+    expect(await pagesOf(jobOf(job, ANNUAL.slice(0, 1)))).toBe(1);
+    expect(await pagesOf(jobOf(job, ANNUAL))).toBe(2);
+  });
+
+  it('says a caution in full once, and calls it by name where the next step has it too', () => {
+    const words = wordsOf(jobSheetPaper(jobOf(job, ANNUAL), 'metric'));
+    const { title, text } = CAUTIONS.blades;
+    expect(words.split(text).length - 1).toBe(1);
+    expect(words.split(`${title}, as before.`).length - 1).toBeGreaterThan(2);
   });
 
   it.each(['jobs/ID/sheet.pdf', 'jobs/ID/sheet.pdf?paper=letter', 'machines/MACHINE/record.pdf'])(

@@ -30,16 +30,18 @@ export function paperOf(paper: Paper, title: string, content: Content[]): TDocum
   return {
     info: { title, creator: 'Yugator', producer: 'Yugator' },
     pageSize: PAGE_SIZE[paper],
-    pageMargins: [42, 40, 42, 46],
+    pageMargins: [36, 32, 36, 40],
     defaultStyle: { font: 'Roboto', fontSize: 10, lineHeight: 1.15 },
     styles: {
       title: { fontSize: 18, bold: true },
-      head: { fontSize: 12, bold: true, margin: [0, 10, 0, 3] },
-      small: { fontSize: 8.5 },
+      head: { fontSize: 11, bold: true, margin: [0, 6, 0, 2] },
+      phase: { fontSize: 9.5, bold: true, margin: [0, 2, 0, 1] },
+      dense: { fontSize: 8.5, lineHeight: 1.1 },
+      small: { fontSize: 7.5 },
       strong: { bold: true },
     },
     footer: (page, pages) => ({
-      margin: [42, 12],
+      margin: [36, 12],
       fontSize: 8,
       columns: [
         `${title}. The maker's manual and local rules come first.`,
