@@ -16,6 +16,8 @@ export default {
   // Tables of constants are read once, as their file is loaded: each such mutant would need a process of its own.
   ignoreStatic: true,
   concurrency: 2,
+  // A slow machine is no endless loop.
+  timeoutMS: 30_000,
   incremental: true,
   incrementalFile: '.yugator/mutants.json',
   tempDirName: '.yugator/stryker',

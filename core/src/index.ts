@@ -51,6 +51,7 @@ export * from './cost/jobCost.js';
 export * from './job/outcome.js';
 export * from './job/proposedDraw.js';
 export * from './units/quantity.js';
+export * from './units/stock.js';
 export * from './units/units.js';
 export * from './fleetFile/dueOfFleet.js';
 export * from './fleetFile/fleetFile.js';

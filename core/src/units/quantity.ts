@@ -27,6 +27,8 @@ const SPELLINGS: Readonly<Record<string, Unit>> = {
   pt: 'pt',
   pint: 'pt',
   pints: 'pt',
+  cup: 'cup',
+  cups: 'cup',
   oz: 'fl oz',
   floz: 'fl oz',
   ounce: 'fl oz',
@@ -52,6 +54,9 @@ const SPELLINGS: Readonly<Record<string, Unit>> = {
   inch: 'in',
   inches: 'in',
   '"': 'in',
+  mil: 'mil',
+  mils: 'mil',
+  thou: 'mil',
   kw: 'kW',
   hp: 'hp',
   bhp: 'hp',
@@ -73,14 +78,24 @@ function figure(text: string): number | null {
   return Number(String(whole).replace(',', '.')) + fraction;
 }
 
+/** What is spelled after the figures of `text`, as the table above has it; empty where nothing is. */
+function spelling(text: string): { written: string; key: string } {
+  const written = /(?:[a-z"·.\s-]|\*)+$/i.exec(text)?.[0] ?? '';
+  return { written, key: written.toLowerCase().replace(/[\s.·*-]/g, '') };
+}
+
+/** The unit that somebody typed after a figure; null where there is none, or none of the trade. */
+export function unitTyped(text: string): Unit | null {
+  return SPELLINGS[spelling(text.trim()).key] ?? null;
+}
+
 /** The unit at the end of `text`; `fallback` where there is none, null where it does not measure `dimension`. */
 function unitAtEnd(text: string, dimension: Dimension, fallback: Unit): { unit: Unit; rest: string } | null {
-  const spelled = /(?:[a-z"·.\s-]|\*)+$/i.exec(text)?.[0] ?? '';
-  const key = spelled.toLowerCase().replace(/[\s.·*-]/g, '');
+  const { written, key } = spelling(text);
   if (key === '') return { unit: fallback, rest: text };
   const unit = SPELLINGS[key];
   if (unit === undefined || factorOf(unit, dimension) === null) return null;
-  return { unit, rest: text.slice(0, text.length - spelled.length) };
+  return { unit, rest: text.slice(0, text.length - written.length) };
 }
 
 /**

@@ -16,6 +16,7 @@ export const UNITS = {
     gal: LITRES_OF_US_GALLON,
     qt: LITRES_OF_US_GALLON / 4,
     pt: LITRES_OF_US_GALLON / 8,
+    cup: LITRES_OF_US_GALLON / 16,
     'fl oz': LITRES_OF_US_GALLON / 128,
   },
   /** newton metres */
@@ -23,7 +24,7 @@ export const UNITS = {
   /** kilopascal */
   pressure: { kPa: 1, bar: 100, psi: KILOPASCAL_OF_PSI },
   /** millimetres */
-  length: { mm: 1, cm: 10, in: 25.4 },
+  length: { mm: 1, cm: 10, in: 25.4, mil: 0.0254 },
   /** kilowatts; hp is the mechanical horsepower of 550 ft·lbf/s */
   power: { kW: 1, hp: 0.745699871582 },
   /** volts */

@@ -11,6 +11,7 @@ import {
   PHASE_WORDS,
   proposedDraw,
   ruleWords,
+  stockWords,
   shownRange,
   shownUnit,
   shownValue,
@@ -171,14 +172,14 @@ function signOffBlock(job: JobDto): Content {
 const NO_GRADES = { fluids: [] };
 
 /** Articles that the items take, each once. */
-function partsOf(needs: JobDto['needs']): string[] {
+function partsOf(needs: JobDto['needs'], units: UnitSystem): string[] {
   const nameOf = new Map(needs.map(({ articleId, name, unit }) => [articleId, { name, unit }]));
   return proposedDraw(
     needs.map(({ itemId }) => itemId),
     needs,
   ).map(({ articleId, quantity }) => {
     const { name, unit } = nameOf.get(articleId) ?? { name: '', unit: 'piece' };
-    return `${quantity}${unit === 'litre' ? ' L' : ''} × ${name}`;
+    return `${stockWords(quantity, unit, units)} × ${name}`;
   });
 }
 
@@ -201,7 +202,7 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
     ...(job.needs.length
       ? [
           {
-            text: `Parts: ${partsOf(job.needs).join(', ')} (house rule: ${ruleWords('parts', job.setUp.rules)}).`,
+            text: `Parts: ${partsOf(job.needs, units).join(', ')} (house rule: ${ruleWords('parts', job.setUp.rules)}).`,
           },
         ]
       : []),

@@ -1,5 +1,5 @@
 import type { MachineDto, RecordDto } from '@yugator/contracts';
-import { findingWords } from '@yugator/core';
+import { findingWords, stockWords } from '@yugator/core';
 import type { UnitSystem } from '@yugator/core';
 import type { Content, TableCell } from 'pdfmake/interfaces.js';
 
@@ -8,7 +8,7 @@ function rowOf(record: RecordDto, units: UnitSystem): TableCell[] {
     ({ name, outcome, note }) => `${name} (${outcome}${note ? `: ${note}` : ''})`,
   );
   const used = record.draws.map(
-    ({ name, quantity, unit }) => `${quantity}${unit === 'litre' ? ' L' : ''} × ${name}`,
+    ({ name, quantity, unit }) => `${stockWords(quantity, unit, units)} × ${name}`,
   );
   const what = [...record.items, ...others].join('; ');
   const found = record.findings.map(

@@ -1,7 +1,4 @@
-import TextField from '@mui/material/TextField';
-import { inUnit, parseQuantity, shownUnit } from '@yugator/core';
-import { useState } from 'react';
-import { useSession } from '../session/useSession.js';
+import { QuantityInput } from '../form/QuantityInput.js';
 
 interface Props {
   readonly label: string;
@@ -10,29 +7,17 @@ interface Props {
   readonly onChange: (litres: number | null) => void;
 }
 
-/** A volume typed in any unit; empty is none. */
+/** A volume typed in any unit; empty is none. What cannot be read is said there, and the volume stays as it was. */
 export function LitresField({ label, litres, onChange }: Props) {
-  const { site } = useSession();
-  const { unit, decimals } = shownUnit('volume', site.unitSystem);
-  const [typed, setTyped] = useState<string | null>(null);
-  const shown = litres === null ? '' : inUnit(litres, 'volume', unit, decimals);
-  // Text typed here stands as long as it says what the field holds, or nothing that can be read.
-  const parsed = typed === null ? null : parseQuantity(typed, 'volume', unit);
-  const text = typed !== null && (parsed === litres || parsed === null) ? typed : shown;
-  const isWrong = text.trim() !== '' && parseQuantity(text, 'volume', unit) === null;
   return (
-    <TextField
-      fullWidth={false}
-      label={`${label} (${unit})`}
-      value={text}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const value = parseQuantity(event.target.value, 'volume', unit);
-        if (value !== null || event.target.value.trim() === '') onChange(value);
+    <QuantityInput
+      label={label}
+      dimension="volume"
+      width={190}
+      value={litres}
+      onChange={(value) => {
+        if (!Number.isNaN(value)) onChange(value);
       }}
-      error={isWrong}
-      helperText={isWrong ? 'Type a volume, such as 3.2 L or 2 qt.' : undefined}
-      sx={{ width: 170 }}
     />
   );
 }

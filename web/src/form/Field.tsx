@@ -8,7 +8,7 @@ type Own<T extends FieldValues> = {
   form: Pick<UseFormReturn<T>, 'register' | 'formState'>;
   name: Path<T>;
   /** shown under the field while nothing is wrong */
-  hint?: string;
+  hint?: string | undefined;
   /** a figure typed with a point or comma is taken as a number; where it is optional, an empty field as none. What cannot be read is refused. */
   figure?: boolean | 'optional';
   /** an empty field is left out of what is sent */

@@ -18,7 +18,6 @@ import { StateMark } from '../schedule/StateShape.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import { FetchList, TimeWords } from './FetchList.js';
-import { partsOf } from './partsOf.js';
 import { jobQueries } from './jobQueries.js';
 import { SEVERITY_WORDS } from './outcomeWords.js';
 import styles from './sheet.module.css';
@@ -98,7 +97,7 @@ function Total({ visit, chosen }: { visit: VisitDto; chosen: ReadonlySet<string>
             sheet={sheet}
             setUp={visit.setUp}
             vessels={visit.vessels}
-            parts={partsOf(visit.needs.filter(({ itemId }) => chosen.has(itemId)))}
+            needs={visit.needs.filter(({ itemId }) => chosen.has(itemId))}
           />
         </>
       ) : (

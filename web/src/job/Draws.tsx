@@ -5,11 +5,11 @@ import { useQuery } from '@tanstack/react-query';
 import type { JobDrawDto, SignOffDto } from '@yugator/contracts';
 import { useFieldArray } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
-import { Field } from '../form/Field.js';
+import { StockField } from '../form/StockField.js';
 import { shelfQueries } from '../shelf/shelfQueries.js';
-import { quantityWords } from '../words/figures.js';
 import styles from './job.module.css';
 import { knownArticles } from './knownArticles.js';
+import { useStockWords } from '../session/useStockWords.js';
 
 /** What the job used from the shelf: proposed from its items, corrected by hand. */
 export function Draws({
@@ -20,6 +20,7 @@ export function Draws({
   proposed: readonly JobDrawDto[];
 }) {
   const shelf = useQuery(shelfQueries.list());
+  const stock = useStockWords();
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'draws' });
   const known = knownArticles(proposed, shelf.data);
   const others = (shelf.data ?? []).filter(
@@ -36,18 +37,14 @@ export function Draws({
           <div key={field.id} className={styles.draw}>
             <span>
               {article?.name ?? 'An article no longer on the shelf'}
-              <span className={styles.small}>{quantityWords(article?.onHand ?? 0, unit)} on hand</span>
+              <span className={styles.small}>{stock(article?.onHand ?? 0, unit)} on hand</span>
             </span>
-            <Field
+            <StockField
               form={form}
               name={`draws.${index}.quantity`}
-              label={unit === 'litre' ? 'Litres' : 'Pieces'}
-              figure
-              slotProps={{
-                htmlInput: {
-                  'aria-label': `${unit === 'litre' ? 'Litres' : 'Pieces'} of ${article?.name ?? 'article'}`,
-                },
-              }}
+              unit={unit}
+              label={unit === 'litre' ? 'Used' : 'Pieces'}
+              ariaLabel={`${unit === 'litre' ? 'How much' : 'Pieces'} of ${article?.name ?? 'article'}`}
             />
             <Button
               variant="text"
@@ -72,7 +69,7 @@ export function Draws({
         >
           {others.map((article) => (
             <MenuItem key={article.id} value={article.id}>
-              {article.name} ({quantityWords(article.onHand, article.unit)})
+              {article.name} ({stock(article.onHand, article.unit)})
             </MenuItem>
           ))}
         </TextField>

@@ -1,25 +1,28 @@
-import type { VesselsDto } from '@yugator/contracts';
+import type { ItemNeedDto, VesselsDto } from '@yugator/contracts';
 import { fluidWords, isUsedOil, ruleWords } from '@yugator/core';
 import type { MachineSetUp, Sheet } from '@yugator/core';
 import { DrainWords } from '../fluid/DrainWords.js';
 import { useSession } from '../session/useSession.js';
+import { partsOf } from './partsOf.js';
 import styles from './sheet.module.css';
 
 /** What is fetched first, and how long it takes. */
 export function FetchList({
   sheet,
-  parts,
+  needs,
   setUp,
   vessels,
 }: {
   sheet: Sheet;
-  parts: readonly string[];
+  /** what its items take from the shelf */
+  needs: readonly ItemNeedDto[];
   setUp: MachineSetUp;
   vessels: VesselsDto;
 }) {
   const { site } = useSession();
   const { spec, rules } = setUp;
   const { tools, filled, drained } = sheet.fetch;
+  const parts = partsOf(needs, site.unitSystem);
   const partsRule = ruleWords('parts', rules);
   const oils = drained.filter(({ fluid }) => isUsedOil(fluid));
   const others = drained.filter(({ fluid }) => !isUsedOil(fluid));

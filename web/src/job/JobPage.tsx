@@ -23,7 +23,6 @@ import styles from './job.module.css';
 import { jobQueries } from './jobQueries.js';
 import { JobPhotos } from './JobPhotos.js';
 import { Outcomes } from './Outcomes.js';
-import { partsOf } from './partsOf.js';
 import { PauseJob } from './PauseJob.js';
 import { SheetView } from './SheetView.js';
 import { SignOff } from './SignOff.js';
@@ -56,7 +55,7 @@ function OpenJob({ job }: { job: JobDto }) {
   const before = (
     <div style={{ margin: '10px 0' }}>
       <TimeWords sheet={sheet} />
-      <FetchList sheet={sheet} parts={partsOf(job.needs)} setUp={job.setUp} vessels={job.vessels} />
+      <FetchList sheet={sheet} needs={job.needs} setUp={job.setUp} vessels={job.vessels} />
       <PrintLinks word="Print the sheet" path={`/jobs/${job.id}/sheet.pdf`} />
     </div>
   );

@@ -10,6 +10,7 @@ import { ApiProblem } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
+import { QuantityField } from '../form/QuantityField.js';
 import form_ from '../form/form.module.css';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
@@ -143,7 +144,13 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
       </div>
       <Draws form={form} proposed={proposedDraws(job)} />
       {drainsOil ? (
-        <Field form={form} name="usedOilLitres" label="Used oil into the container, litres" figure />
+        <QuantityField
+          form={form}
+          name="usedOilLitres"
+          label="Used oil into the container"
+          dimension="volume"
+          keptDecimals={2}
+        />
       ) : null}
       <MendedDefects form={form} job={job} />
       <CostLine form={form} job={job} />

@@ -105,7 +105,7 @@ describe('what became of it', () => {
   it('proposes the used oil of what was done, and none of what was not', async () => {
     shop.now = job();
     await shop.show();
-    const oil = () => screen.getByLabelText<HTMLInputElement>('Used oil into the container, litres');
+    const oil = () => screen.getByLabelText<HTMLInputElement>('Used oil into the container (L)');
     expect(oil().value).toBe('0');
     await press('Done: Air filter: look at');
     await press('Done: Engine oil and filter');

@@ -18,8 +18,8 @@ describe('the used-oil book', () => {
     showTo('viewer', <UsedOilBook />);
     expect(await screen.findByText('52.5 L')).toBeDefined();
     expect(screen.getByText(/Have it collected soon/)).toBeDefined();
-    expect(screen.getByText('+2')).toBeDefined();
-    expect(screen.getByText('-41')).toBeDefined();
+    expect(screen.getByText('+2 L')).toBeDefined();
+    expect(screen.getByText('-41 L')).toBeDefined();
     expect(screen.queryByRole('button')).toBeNull();
   });
 
@@ -27,7 +27,7 @@ describe('the used-oil book', () => {
     const { sent, refuse } = wire({ '/api/used-oil': BOOK });
     showTo('mechanic', <UsedOilBook />);
     fireEvent.click(await screen.findByRole('button', { name: 'Write in the used-oil book' }));
-    fireEvent.change(await screen.findByLabelText('Litres'), { target: { value: '60,5' } });
+    fireEvent.change(await screen.findByLabelText('How much (L)'), { target: { value: '60,5' } });
     fireEvent.change(screen.getByLabelText('By whom, or from where'), { target: { value: 'Collector' } });
     refuse({
       type: 'about:blank',
@@ -38,11 +38,11 @@ describe('the used-oil book', () => {
     });
     fireEvent.click(screen.getByRole('button', { name: 'Write it down' }));
     expect(await screen.findByText('Only 52.5 L are in the container.')).toBeDefined();
-    expect(screen.getByLabelText<HTMLInputElement>('Litres').value).toBe('60,5');
+    expect(screen.getByLabelText<HTMLInputElement>('How much (L)').value).toBe('60,5');
     refuse(null);
-    fireEvent.change(screen.getByLabelText('Litres'), { target: { value: '50' } });
+    fireEvent.change(screen.getByLabelText('How much (L)'), { target: { value: '50' } });
     fireEvent.click(screen.getByRole('button', { name: 'Write it down' }));
-    await waitFor(() => expect(screen.queryByLabelText('Litres')).toBeNull());
+    await waitFor(() => expect(screen.queryByLabelText('How much (L)')).toBeNull());
     expect(sent.at(-1)?.body).toEqual({ kind: 'collected', litres: 50, on: '2027-05-13', note: 'Collector' });
   });
 });

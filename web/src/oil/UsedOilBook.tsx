@@ -7,6 +7,7 @@ import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
+import { QuantityField } from '../form/QuantityField.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { Failed } from '../page/Failed.js';
@@ -15,7 +16,7 @@ import { useNotice } from '../page/Notice.js';
 import table from '../page/table.module.css';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
-import { quantityWords } from '../words/figures.js';
+import { useStockWords } from '../session/useStockWords.js';
 
 const SHOWN = 12;
 
@@ -30,7 +31,7 @@ function EntryForm({ onDone }: { onDone: () => void }) {
   const say = useNotice();
   const form = useDtoForm<EnterUsedOilDto>(EnterUsedOilDto, {
     kind: 'collected',
-    litres: 0,
+    litres: NaN,
     on: today,
     note: '',
   });
@@ -55,7 +56,7 @@ function EntryForm({ onDone }: { onDone: () => void }) {
         <MenuItem value="collected">Collected</MenuItem>
         <MenuItem value="in">Poured in</MenuItem>
       </Field>
-      <Field form={form} name="litres" label="Litres" figure />
+      <QuantityField form={form} name="litres" label="How much" dimension="volume" keptDecimals={2} />
       <DayField form={form} name="on" label="Day" />
       <Field form={form} name="note" label="By whom, or from where" />
     </FormDialog>
@@ -65,6 +66,7 @@ function EntryForm({ onDone }: { onDone: () => void }) {
 /** The used-oil container and its book: what went in, and what was collected. */
 export function UsedOilBook() {
   const { today } = useSession();
+  const stock = useStockWords();
   const { data, error, refetch } = useQuery(usedOilQuery);
   const mayWrite = useIsOneOf('crewLead', 'mechanic');
   return (
@@ -79,8 +81,7 @@ export function UsedOilBook() {
       ) : (
         <>
           <p style={{ marginBottom: 8 }}>
-            <b>{quantityWords(data.inside, 'litre')}</b> in a container of{' '}
-            {quantityWords(data.capacity, 'litre')}.
+            <b>{stock(data.inside, 'litre')}</b> in a container of {stock(data.capacity, 'litre')}.
             {data.inside > 0.8 * data.capacity ? <b> Have it collected soon.</b> : null}
           </p>
           {data.entries.length ? (
@@ -88,7 +89,7 @@ export function UsedOilBook() {
               <thead>
                 <tr>
                   <th>Day</th>
-                  <th className={table.number}>Litres</th>
+                  <th className={table.number}>How much</th>
                   <th>What</th>
                   <th>By</th>
                 </tr>
@@ -97,8 +98,8 @@ export function UsedOilBook() {
                 {data.entries.slice(0, SHOWN).map(({ id, on, litres, note, by }) => (
                   <tr key={id}>
                     <td>{dayWords(on, today)}</td>
-                    <td className={table.number} data-label="Litres:">
-                      {litres > 0 ? `+${litres}` : litres}
+                    <td className={table.number} data-label="How much:">
+                      {`${litres > 0 ? '+' : ''}${stock(litres, 'litre')}`}
                     </td>
                     <td>{note}</td>
                     <td>{by}</td>

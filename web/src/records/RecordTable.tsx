@@ -7,11 +7,13 @@ import table from '../page/table.module.css';
 import { VoidDialog } from '../page/VoidDialog.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
-import { hoursWords, moneyWords, quantityWords } from '../words/figures.js';
+import { hoursWords, moneyWords } from '../words/figures.js';
+import { useStockWords } from '../session/useStockWords.js';
 
 function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean }) {
   const { site, today } = useSession();
   const isLead = useIsOneOf('crewLead');
+  const stock = useStockWords();
   const { voided, machine } = record;
   const day = dayWords(record.doneOn, today);
   return (
@@ -45,8 +47,7 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
         {record.note ? <div className="soft">{record.note}</div> : null}
       </td>
       <td>
-        {record.draws.map((draw) => `${quantityWords(draw.quantity, draw.unit)} × ${draw.name}`).join(', ') ||
-          '–'}
+        {record.draws.map((draw) => `${stock(draw.quantity, draw.unit)} × ${draw.name}`).join(', ') || '–'}
       </td>
       <td className={table.number} data-label="Cost:">
         {moneyWords(record.costMinor, site.currency)}

@@ -1,7 +1,7 @@
 import type { ArticleDto, MovementDto } from '@yugator/contracts';
 import { useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
-import { quantityWords } from '../words/figures.js';
+import { useStockWords } from '../session/useStockWords.js';
 
 function words(movement: MovementDto): string {
   switch (movement.kind) {
@@ -17,6 +17,7 @@ function words(movement: MovementDto): string {
 /** The latest of what came and went. */
 export function Movements({ article }: { article: ArticleDto }) {
   const { site, today } = useSession();
+  const stock = useStockWords();
   if (article.movements.length === 0) return null;
   return (
     <details>
@@ -26,7 +27,7 @@ export function Movements({ article }: { article: ArticleDto }) {
           <li key={index} style={movement.voided ? { textDecoration: 'line-through' } : undefined}>
             <span className="fig">
               {movement.quantity > 0 ? '+' : ''}
-              {quantityWords(movement.quantity, article.unit)}
+              {stock(movement.quantity, article.unit)}
             </span>{' '}
             {words(movement)}, {momentWords(movement.at, site.timeZone, today)}
             {movement.by ? `, ${movement.by}` : ''}

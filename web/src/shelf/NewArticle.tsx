@@ -4,6 +4,7 @@ import type { ArticleDto } from '@yugator/contracts';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { Field } from '../form/Field.js';
+import { StockField } from '../form/StockField.js';
 import form_ from '../form/form.module.css';
 import { MoneyField } from '../form/MoneyField.js';
 import { FormDialog } from '../form/FormDialog.js';
@@ -47,13 +48,13 @@ function NewArticleForm({ onDone }: { onDone: () => void }) {
         </Field>
         <Field form={form} name="unit" label="Counted in" select defaultValue="piece">
           <MenuItem value="piece">Pieces</MenuItem>
-          <MenuItem value="litre">Litres</MenuItem>
+          <MenuItem value="litre">Volume</MenuItem>
         </Field>
-        <Field form={form} name="leastOnHand" label="Least wanted on hand" figure />
+        <StockField form={form} name="leastOnHand" unit={form.watch('unit')} label="Least wanted on hand" />
         <MoneyField
           form={form}
           name="priceMinor"
-          label="Price of one"
+          label={form.watch('unit') === 'litre' ? 'Price of a litre' : 'Price of one'}
           currency={site.currency}
           hint="Such as 28.90"
         />

@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { ArticleDto } from '@yugator/contracts';
+import { press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { ShelfPage } from './ShelfPage.js';
 
@@ -72,6 +73,22 @@ describe('the shelf', () => {
       path: '/api/articles/k/movements',
       body: { kind: 'received', quantity: 5, note: '' },
     });
+  });
+
+  it('speaks quarts and gallons to people who think in them, and takes a drum of 55 gallons', async () => {
+    const { sent } = wire(ANSWERS, () => OIL);
+    showTo('mechanic', <ShelfPage />, { unitSystem: 'us' });
+    const fluids = within(await screen.findByRole('region', { name: 'Fluids' }));
+    // 1.51 L = 1.596 qt, 1.99 L = 2.103 qt; £6.45 a litre × 0.946 353 L (NIST Handbook 44, appendix C).
+    expect(fluids.getByText('1.6 qt')).toBeVisible();
+    expect(fluids.getByText('-2.1 qt')).toBeInTheDocument();
+    expect(fluids.getByText('£6.10 a quart')).toBeVisible();
+    await press('Came in: Engine oil 10W-30');
+    const dialog = within(await screen.findByRole('dialog'));
+    await type('Came in (qt)', '55 gal', dialog);
+    expect(dialog.getByText('That is 220 qt.')).toBeVisible();
+    await press('Book it', dialog);
+    await waitFor(() => expect(sent[0]?.body).toMatchObject({ kind: 'received', quantity: 208.198 }));
   });
 
   it('puts a new article on with its price in money', async () => {

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import type { ArticleDto } from '@yugator/contracts';
+import type { ArticleDto, SessionDto } from '@yugator/contracts';
+import { factorOf } from '@yugator/core';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
@@ -7,12 +8,13 @@ import { UsedOilBook } from '../oil/UsedOilBook.js';
 import { PageHead } from '../page/PageHead.js';
 import table from '../page/table.module.css';
 import { useIsOneOf, useSession } from '../session/useSession.js';
-import { moneyWords, quantityWords } from '../words/figures.js';
+import { moneyWords } from '../words/figures.js';
 import { Movements } from './Movements.js';
 import { NewArticle } from './NewArticle.js';
 import { shelfQueries } from './shelfQueries.js';
 import { StockAct } from './StockAct.js';
 import { StockMark, STOCK_WORDS } from './StockMark.js';
+import { useStockWords } from '../session/useStockWords.js';
 
 const KINDS = [
   ['kit', 'Kits'],
@@ -20,8 +22,19 @@ const KINDS = [
   ['fluid', 'Fluids'],
 ] as const;
 
+const LITRES_OF_QUART = factorOf('qt', 'volume') ?? 1;
+
+/** What one costs; of a fluid, a litre or a quart. */
+function priceWords({ priceMinor, unit }: ArticleDto, { currency, unitSystem }: SessionDto['site']): string {
+  if (unit === 'piece') return moneyWords(priceMinor, currency);
+  return unitSystem === 'us'
+    ? `${moneyWords(Math.round(priceMinor * LITRES_OF_QUART), currency)} a quart`
+    : `${moneyWords(priceMinor, currency)} a litre`;
+}
+
 function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolean }) {
   const { site } = useSession();
+  const stock = useStockWords();
   return (
     <tr>
       <td style={{ width: '34%' }}>
@@ -29,10 +42,10 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
         <Movements article={article} />
       </td>
       <td className={table.number} data-label="On hand:">
-        {quantityWords(article.onHand, article.unit)}
+        {stock(article.onHand, article.unit)}
       </td>
       <td className={table.number} data-label="Least wanted:">
-        {quantityWords(article.leastOnHand, article.unit)}
+        {stock(article.leastOnHand, article.unit)}
       </td>
       <td>
         <span className={table.state}>
@@ -41,8 +54,7 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
         </span>
       </td>
       <td className={table.number} data-label="Price:">
-        {moneyWords(article.priceMinor, site.currency)}
-        {article.unit === 'litre' ? ' a litre' : ''}
+        {priceWords(article, site)}
       </td>
       <td>
         {mayMove ? (

@@ -3,10 +3,11 @@ import type { ArticleDto } from '@yugator/contracts';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { Field } from '../form/Field.js';
+import { StockField } from '../form/StockField.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { useNotice } from '../page/Notice.js';
-import { quantityWords } from '../words/figures.js';
+import { useStockWords } from '../session/useStockWords.js';
 
 const WORDS = {
   received: { button: 'Came in', title: 'how much came in?', label: 'Came in' },
@@ -20,12 +21,13 @@ interface Props {
 
 function ActForm({ article, kind, onDone }: Props & { onDone: () => void }) {
   const say = useNotice();
+  const stock = useStockWords();
   const form = useDtoForm(StockActDto, { kind, quantity: kind === 'counted' ? article.onHand : 1, note: '' });
   const act = useWrite<ArticleDto, StockActDto>(
     (body) => ({ method: 'POST', path: `/articles/${article.id}/movements`, body }),
     ['shelf'],
     (now) => {
-      say(`${now.name}: ${quantityWords(now.onHand, now.unit)} on hand.`);
+      say(`${now.name}: ${stock(now.onHand, now.unit)} on hand.`);
       onDone();
     },
   );
@@ -39,13 +41,13 @@ function ActForm({ article, kind, onDone }: Props & { onDone: () => void }) {
       onSubmit={form.handleSubmit((values) => act.mutate(values, { onError: form.refuse }))}
       onLeave={onDone}
     >
-      <Field
+      <StockField
         form={form}
         name="quantity"
-        label={`${WORDS[kind].label} (${article.unit === 'litre' ? 'litres' : 'pieces'})`}
-        figure
+        unit={article.unit}
+        label={`${WORDS[kind].label}${article.unit === 'litre' ? '' : ' (pieces)'}`}
         autoFocus
-        hint={`The book says ${quantityWords(article.onHand, article.unit)}`}
+        hint={`The book says ${stock(article.onHand, article.unit)}`}
       />
       <Field form={form} name="note" label="Note" />
     </FormDialog>

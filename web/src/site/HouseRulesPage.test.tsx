@@ -39,7 +39,8 @@ describe('the house rules', () => {
   it('are chosen and kept together with the vessels, and a refusal keeps what was typed', async () => {
     await show();
     await act(() => fireEvent.click(screen.getByRole('radio', { name: 'Hand-tight' })));
-    fireEvent.change(screen.getByLabelText('Drain pan, litres'), { target: { value: '10,5' } });
+    fireEvent.change(screen.getByLabelText('Drain pan (L)'), { target: { value: '10,5' } });
+    fireEvent.change(screen.getByLabelText('Extractor (L)'), { target: { value: '2 gal' } });
     server.refuse({
       type: 'about:blank',
       title: 't',
@@ -49,13 +50,14 @@ describe('the house rules', () => {
     });
     await act(() => fireEvent.click(screen.getByRole('button', { name: 'Keep the house rules' })));
     expect(await screen.findByText('Keep the drain pan within 200 L.')).toBeDefined();
-    expect(screen.getByLabelText<HTMLInputElement>('Drain pan, litres').value).toBe('10,5');
+    expect(screen.getByLabelText<HTMLInputElement>('Drain pan (L)').value).toBe('10,5');
     server.refuse(null);
     await act(() => fireEvent.click(screen.getByRole('button', { name: 'Keep the house rules' })));
     await waitFor(() => expect(server.sent).toHaveLength(2));
     expect(server.sent[1]?.body).toMatchObject({
       rules: { ...DEFAULT_RULES, filterTightness: 'hand' },
       panLitres: 10.5,
+      extractorLitres: 7.57,
       version: 3,
     });
   });

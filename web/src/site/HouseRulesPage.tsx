@@ -8,7 +8,7 @@ import type { WorkshopDto } from '@yugator/contracts';
 import { HOUSE_RULES, REFUSED_PRACTICES, withDefaults } from '@yugator/core';
 import type { HouseRule } from '@yugator/core';
 import { useWrite } from '../api/useWrite.js';
-import { Field } from '../form/Field.js';
+import { QuantityField } from '../form/QuantityField.js';
 import form_ from '../form/form.module.css';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
@@ -19,6 +19,12 @@ import { PageHead } from '../page/PageHead.js';
 import { useIsOneOf } from '../session/useSession.js';
 import styles from './houseRules.module.css';
 import { siteQueries } from './siteQueries.js';
+
+const VESSELS = [
+  { name: 'panLitres', label: 'Drain pan' },
+  { name: 'extractorLitres', label: 'Extractor' },
+  { name: 'usedOilLitres', label: 'Used-oil container' },
+] as const;
 
 interface RuleProps {
   readonly rule: HouseRule;
@@ -102,15 +108,17 @@ function RulesForm({ workshop, mayChange }: { workshop: WorkshopDto; mayChange: 
       <section className={styles.rule} aria-label="What the shop drains into">
         <h2>What the shop drains into</h2>
         <div className={form_.grid} style={{ marginTop: 10 }}>
-          <Field form={form} name="panLitres" label="Drain pan, litres" figure disabled={!mayChange} />
-          <Field form={form} name="extractorLitres" label="Extractor, litres" figure disabled={!mayChange} />
-          <Field
-            form={form}
-            name="usedOilLitres"
-            label="Used-oil container, litres"
-            figure
-            disabled={!mayChange}
-          />
+          {VESSELS.map(({ name, label }) => (
+            <QuantityField
+              key={name}
+              form={form}
+              name={name}
+              label={label}
+              dimension="volume"
+              keptDecimals={2}
+              disabled={!mayChange}
+            />
+          ))}
         </div>
       </section>
       {form.problem ? <Caution title="Not saved">{<p>{form.problem}</p>}</Caution> : null}

@@ -4,8 +4,9 @@ import { Link } from 'react-router';
 import { SEVERITY_WORDS } from '../job/outcomeWords.js';
 import { ATTACHMENT_WORDS } from '../machine/classWords.js';
 import { Plate } from '../page/Plate.js';
-import { countWords, hoursWords, quantityWords } from '../words/figures.js';
+import { countWords, hoursWords } from '../words/figures.js';
 import styles from './today.module.css';
+import { useStockWords } from '../session/useStockWords.js';
 
 function OpenJobs({ today }: { today: TodayDto }) {
   const open = today.machines.filter((machine) => machine.openJobId !== null);
@@ -64,6 +65,7 @@ function StaleMeters({ today }: { today: TodayDto }) {
 }
 
 function ShortArticles({ today }: { today: TodayDto }) {
+  const stock = useStockWords();
   return (
     <section className={styles.side}>
       <h2>Low on the shelf</h2>
@@ -75,8 +77,7 @@ function ShortArticles({ today }: { today: TodayDto }) {
           {article.name}
           <br />
           <span className="soft">
-            {quantityWords(article.onHand, article.unit)} on hand,{' '}
-            {quantityWords(article.leastOnHand, article.unit)} wanted
+            {stock(article.onHand, article.unit)} on hand, {stock(article.leastOnHand, article.unit)} wanted
           </span>
         </p>
       ))}

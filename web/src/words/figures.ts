@@ -16,12 +16,6 @@ export function intervalWords(hours: number): string {
   return grouped(String(hours));
 }
 
-/** Pieces whole, litres to the tenth: "3", "4.1 L". */
-export function quantityWords(quantity: number, unit: 'piece' | 'litre'): string {
-  if (unit === 'litre') return `${Number(quantity.toFixed(2))}\u00a0L`;
-  return String(Number(quantity.toFixed(2)));
-}
-
 /** An amount of money in minor units: £28.90. */
 export function moneyWords(minor: number, currency: string): string {
   return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(

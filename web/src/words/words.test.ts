@@ -9,7 +9,7 @@ import { ruleWords } from '../schedule/triggerWords.js';
 import { calendarLimit, dueLine, hoursLimit } from '../testing/fixtures.js';
 import { tapeMarks } from '../schedule/hoursTape.js';
 import { dayWords, momentWords, nearDayWords } from './dates.js';
-import { hoursWords, moneyWords, parseFigure, quantityWords } from './figures.js';
+import { hoursWords, moneyWords, parseFigure } from './figures.js';
 
 const TODAY = '2027-05-13';
 const hours = hoursLimit;
@@ -128,8 +128,6 @@ describe('figures', () => {
   it('are shown as meters, jars and tills show them', () => {
     expect(hoursWords(12_345.64)).toBe('12\u2009345.6');
     expect(hoursWords(-0.5)).toBe('−0.5');
-    expect(quantityWords(4.1, 'litre')).toBe('4.1\u00a0L');
-    expect(quantityWords(3, 'piece')).toBe('3');
     expect(moneyWords(2890, 'GBP')).toBe('£28.90');
   });
 });
