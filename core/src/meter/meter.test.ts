@@ -62,7 +62,13 @@ describe('a reading', () => {
 
   it('entered late is refused when it is more than a later one', () => {
     expect(judgeReading({ at: after(-24), shown: 401 }, readings, segments)).toMatchObject({
+      kind: 'refused',
       fault: { code: 'aheadOfLater', after: { shown: 400 } },
+    });
+    expect(judgeReading({ at: after(-24), shown: 400 }, readings, segments)).toEqual({
+      kind: 'accepted',
+      life: 400,
+      grown: null,
     });
   });
 
