@@ -74,6 +74,8 @@ export * from './procedure/caution.js';
 export * from './procedure/compose.js';
 export * from './procedure/settled.js';
 export * from './procedure/preview.js';
+export { LEVEL_READINGS, READ_AT } from './procedure/levelReading.js';
+export type { LevelReading, ReadAt } from './procedure/levelReading.js';
 export * from './procedure/machineSetUp.js';
 export * from './procedure/phase.js';
 export * from './procedure/procedure.js';

@@ -1,5 +1,13 @@
-import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from '@yugator/core';
-import type { Component, FuelFilter, OilDrain, OilFilter, ServiceFittings } from '@yugator/core';
+import { FUEL_FILTERS, LEVEL_READINGS, OIL_DRAINS, OIL_FILTERS, READ_AT } from '@yugator/core';
+import type {
+  Component,
+  FuelFilter,
+  LevelReading,
+  OilDrain,
+  OilFilter,
+  ReadAt,
+  ServiceFittings,
+} from '@yugator/core';
 import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { applyDecorators, IsComponentOrNone, IsText, Part, Parts } from '../rules/index.js';
 
@@ -75,6 +83,15 @@ export class FluidSpecDto {
   @IsOptional()
   @Note()
   marks?: string;
+
+  /** how its level is read; null where nobody said */
+  @IsOptional()
+  @IsIn(LEVEL_READINGS, { message: 'Choose how its level is read.' })
+  reading?: LevelReading | null;
+
+  @IsOptional()
+  @IsIn(READ_AT, { message: 'Choose whether it is read cold or warm.' })
+  readAt?: ReadAt | null;
 
   @Parts(() => GradeDto, 10, 'Keep 10 grades at most.')
   grades!: GradeDto[];

@@ -72,6 +72,52 @@ export const LOOKS = {
       sight('fuel', 'Thin, smelling of fuel', 'stopAndRepair', 'Fuel in the oil: do not start it.'),
     ],
   },
+  hydraulicOil: {
+    question: 'How does the oil stand and look?',
+    sights: [
+      sight('clear', 'Clear, at its mark', 'keep', 'As it should be.'),
+      sight('low', 'Below the mark', 'cleanAndRefit', 'Top it up and look where it went.'),
+      sight('foamy', 'Foaming', 'stopAndRepair', 'It draws air: level, strainer or a suction hose.'),
+      sight('milky', 'Milky', 'stopAndRepair', 'Water in it: change it before it works again.'),
+      sight(
+        'burnt',
+        'Dark, smelling burnt',
+        'replace',
+        'It was too hot: change it and its filter, and find out why.',
+      ),
+    ],
+  },
+  gearOil: {
+    question: 'How does the oil stand and look?',
+    sights: [
+      sight('atHole', 'Clean, at the hole', 'keep', 'As it should be.'),
+      sight('low', 'Below the hole', 'cleanAndRefit', 'Fill until it runs out, and look for the leak.'),
+      sight('milky', 'Milky', 'replace', 'Water in it: change it, and look at breather and seals.'),
+      sight('metallic', 'Glittering', 'stopAndRepair', 'Gears or bearings are going.'),
+    ],
+  },
+  coolant: {
+    question: 'How does the coolant stand and look?',
+    sights: [
+      sight('clear', 'Clear, between the marks', 'keep', 'As it should be.'),
+      sight('low', 'Below the low mark', 'cleanAndRefit', 'Top it up cold and look where it went.'),
+      sight('rusty', 'Rusty or cloudy', 'replace', 'It protects no more: change it.'),
+      sight('oily', 'Oil on it', 'stopAndRepair', 'Oil and water have found each other: do not start it.'),
+    ],
+  },
+  brakeFluid: {
+    question: 'How does the brake fluid stand and look?',
+    sights: [
+      sight('clear', 'Clear, between the marks', 'keep', 'As it should be.'),
+      sight(
+        'low',
+        'Below the low mark',
+        'stopAndRepair',
+        'Pads are worn or it leaks: find out before it is driven.',
+      ),
+      sight('dark', 'Dark or cloudy', 'replace', 'It has drawn water: it boils when brakes are hot.'),
+    ],
+  },
   blade: {
     question: 'Look at the blade, edge and tips.',
     sights: [

@@ -7,6 +7,7 @@ import * as fluids from './catalogue/fluids.js';
 import * as fuelAndSpark from './catalogue/fuelAndSpark.js';
 import { BY_THE_BOOK } from './catalogue/generic.js';
 import * as grease from './catalogue/grease.js';
+import * as levels from './catalogue/levels.js';
 import type { WorkItem } from './machineSetUp.js';
 import { isDoneBy } from './procedure.js';
 import type { Procedure } from './procedure.js';
@@ -17,6 +18,7 @@ export const PROCEDURES: readonly Procedure[] = [
   air,
   fuelAndSpark,
   fluids,
+  levels,
   grease,
   deck,
   cooling,

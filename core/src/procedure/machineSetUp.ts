@@ -4,7 +4,8 @@ import type { DeckLimits } from '../check/deckLevel.js';
 import type { HouseRules } from '../site/houseRules.js';
 import type { Action } from '../schedule/item.js';
 import type { ApprovedGrade } from '../fluid/viscosity.js';
-import type { Figure, FluidNeed, Step } from './step.js';
+import type { LevelReading, ReadAt } from './levelReading.js';
+import type { Figure, FluidNeed, LevelNeed, Step } from './step.js';
 
 /** How the oil of an engine comes out. */
 export const OIL_DRAINS = ['plug', 'twoPlugs', 'valve', 'hose', 'extractor', 'cartridge'] as const;
@@ -35,6 +36,10 @@ export interface MachineSpec {
     readonly litresWithoutFilter: number | null;
     readonly betweenMarks?: number | null;
     readonly marks?: string;
+    /** how its level is read; null where the card does not say */
+    readonly reading?: LevelReading | null;
+    /** whether it is read cold or warm; null where the card does not say */
+    readonly readAt?: ReadAt | null;
     readonly grades: readonly ApprovedGrade[];
   }[];
   readonly torques: readonly {
@@ -146,6 +151,12 @@ export function fluidNeed(
   if (!found) return null;
   const { litresWithFilter, litresWithoutFilter, betweenMarks = null, marks = '' } = found;
   return { fluid, litresWithFilter, litresWithoutFilter, betweenMarks, marks, filterChanged };
+}
+
+/** A fluid whose level is read, with what the card says of its dipstick. */
+export function levelNeed({ spec }: MachineSetUp, fluid: Component): LevelNeed {
+  const { betweenMarks = null, marks = '' } = spec.fluids.find(({ component }) => component === fluid) ?? {};
+  return { fluid, betweenMarks, marks };
 }
 
 /** The tools that the card names for a component; `usual` where it names none. */

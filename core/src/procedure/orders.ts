@@ -29,11 +29,11 @@ export const ORDERS: readonly Order[] = [
     then: { phase: 'onTheGround' },
     why: 'A deck and its belt are measured as they work, not on stands.',
   },
-  ...['shared.restVoltage', 'coolantLevel.level'].map((name) => ({
-    first: key(name),
+  {
+    first: { phase: 'lookOver' },
     then: key('access.warm.open'),
     why: 'Rest voltage and a cold level say nothing once the engine has run.',
-  })),
+  },
   ...(['run', 'leakCheck', 'functionChecks', 'topUp'] as const).map((phase) => ({
     first: { phase },
     then: key('batteryCharge.charge'),

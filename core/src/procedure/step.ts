@@ -15,15 +15,19 @@ export interface Figure {
   readonly dimension: Dimension;
 }
 
-/** A fluid that a step drains or fills, with its capacities in litres. */
-export interface FluidNeed {
+/** A fluid whose level is read. */
+export interface LevelNeed {
   readonly fluid: Component;
-  readonly litresWithFilter: number;
-  readonly litresWithoutFilter: number | null;
   /** litres from the low to the full mark of its dipstick; null where the card does not say */
   readonly betweenMarks: number | null;
   /** its low and full mark as they look; '' where the card does not say */
   readonly marks: string;
+}
+
+/** A fluid that a step drains or fills, with its capacities in litres. */
+export interface FluidNeed extends LevelNeed {
+  readonly litresWithFilter: number;
+  readonly litresWithoutFilter: number | null;
   readonly filterChanged: boolean;
 }
 
@@ -54,6 +58,8 @@ export interface Step {
   readonly rule: HouseRuleKey | null;
   readonly drains: FluidNeed | null;
   readonly fills: FluidNeed | null;
+  /** the level that it reads, and what there may be to add; null where it reads none */
+  readonly reads: LevelNeed | null;
   /** steps of the same procedure that come before it; the step above, where it names none */
   readonly after: readonly After[] | null;
   /** the fluid on whose way it lies: steps of several items on the same way keep the order of the phases */
@@ -80,6 +86,7 @@ const NOTHING: Optional = {
   rule: null,
   drains: null,
   fills: null,
+  reads: null,
   after: null,
   fluid: null,
   vessel: null,

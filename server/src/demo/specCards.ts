@@ -59,6 +59,7 @@ function mower(): SpecCardDto {
         litresWithoutFilter: litres('1.9 qt'),
         betweenMarks: litres('0.5 qt'),
         marks: 'ADD to FULL',
+        reading: 'screwedIn',
         grades: GASOLINE_GRADES,
       },
     ],
@@ -105,6 +106,8 @@ function tractor(): SpecCardDto {
         litresWithoutFilter: 3.4,
         betweenMarks: 0.9,
         marks: 'lower to upper hole',
+        reading: 'pushedHome',
+        readAt: 'cold',
         grades: DIESEL_GRADES,
       },
       {

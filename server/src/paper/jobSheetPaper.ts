@@ -17,7 +17,7 @@ import {
   shownValue,
   wantedWords,
 } from '@yugator/core';
-import type { Caution, MachineSpec, Measurement, SheetStep, UnitSystem } from '@yugator/core';
+import type { Caution, LevelNeed, MachineSpec, Measurement, SheetStep, UnitSystem } from '@yugator/core';
 import type { Column, Content } from 'pdfmake/interfaces.js';
 
 const BLANK = '_______';
@@ -56,7 +56,7 @@ function fillWords(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
   if (step.phase === 'topUp')
     return [
       ...(topUp > 0 ? [`About ${volume(topUp, units)} are still to come.`] : []),
-      ...dipstickWords(step, units),
+      ...dipstickWords(step.fills, units),
     ];
   const parts = [
     prefilled > 0 ? `${volume(prefilled, units)} into the filter` : '',
@@ -66,10 +66,10 @@ function fillWords(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
   return [`In all ${volume(target, units)}: ${parts.join(', ')}.`];
 }
 
-/** How its dipstick is read, at the step that tops up. */
-function dipstickWords({ fills }: SheetStep, units: UnitSystem): string[] {
-  if (!fills) return [];
-  const { marks, betweenMarks } = fills;
+/** What its marks look like and hold. */
+function dipstickWords(need: LevelNeed | null, units: UnitSystem): string[] {
+  if (!need) return [];
+  const { marks, betweenMarks } = need;
   const looks = marks ? `Low to full: ${marks}.` : '';
   const holds = betweenMarks === null ? '' : `From mark to mark ${volume(betweenMarks, units)}.`;
   return [[looks, holds].filter(Boolean).join(' ')].filter(Boolean);
@@ -82,6 +82,7 @@ function stepLines(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
     ),
     ...(step.drains ? [`About ${volume(litresOfNeed(step.drains), units)} come out.`] : []),
     ...fillWords(step, job, units),
+    ...dipstickWords(step.reads, units),
     ...(step.measurement ? [measureWords(step.measurement, units)] : []),
     ...(step.look
       ? [

@@ -10,5 +10,9 @@ export const LOOK_WORDS: Record<LookKey, string> = {
   belt: 'belts',
   tyre: 'tyres',
   hose: 'hoses',
+  hydraulicOil: 'hydraulic oil',
+  gearOil: 'gear oil',
+  coolant: 'coolant',
+  brakeFluid: 'brake fluid',
   fuelFilter: 'fuel filter',
 };

@@ -10,7 +10,7 @@ import {
   ruleWords,
   shownRange,
 } from '@yugator/core';
-import type { SheetStep } from '@yugator/core';
+import type { FillTarget, LevelNeed, SheetStep } from '@yugator/core';
 import { LookPick } from '../check/LookPick.js';
 import { Measure } from '../check/Measure.js';
 import { Dipstick } from '../fluid/Dipstick.js';
@@ -19,6 +19,7 @@ import { FillPlanner } from '../fluid/FillPlanner.js';
 import { LitresField } from '../fluid/LitresField.js';
 import { WhatGoesIn } from '../fluid/WhatGoesIn.js';
 import { jugOf } from '../fluid/jugSizes.js';
+import type { JugSize } from '../fluid/jugSizes.js';
 import { useSession } from '../session/useSession.js';
 import styles from './sheet.module.css';
 
@@ -74,12 +75,7 @@ function FillPart({ job, step, found, onFound }: Props) {
   const jug = jugOf(said['jug'], site.unitSystem);
   const numberOf = (name: string) => (typeof said[name] === 'number' ? said[name] : null);
   const need = { ...planned, retained: numberOf('retained') ?? 0 };
-  const reading = found['reading'];
   const approved = step.fills ? approvedWords(step.fills.fluid, setUp.spec) : '';
-  const typedBetween = found['betweenMarks'];
-  const between = betweenMarksOf(typeof typedBetween === 'number' ? typedBetween : null, {
-    betweenMarks: step.fills?.betweenMarks ?? null,
-  });
   return (
     <>
       {approved ? <p>Approved: {approved}</p> : null}
@@ -103,15 +99,52 @@ function FillPart({ job, step, found, onFound }: Props) {
           onChange={(litres) => onFound(withLitres(found, 'retained', litres))}
         />
       </div>
-      {step.phase === 'topUp' ? (
-        <Dipstick
-          target={need.target}
-          jug={jug}
-          reading={typeof reading === 'number' ? reading : null}
-          betweenMarks={between.litres}
-          isUsual={between.isUsual}
-          marks={step.fills?.marks}
-          onChange={(now, betweenMarks) => onFound({ ...found, reading: now, betweenMarks })}
+      {step.phase === 'topUp' && step.fills ? (
+        <MarksPart need={step.fills} target={need.target} jug={jug} found={found} onFound={onFound} />
+      ) : null}
+    </>
+  );
+}
+
+/** Where a fluid stands between its marks, and what is missing. */
+function MarksPart({
+  need,
+  target,
+  jug,
+  found,
+  onFound,
+}: Pick<Props, 'found' | 'onFound'> & { need: LevelNeed; target: FillTarget; jug: JugSize }) {
+  const { reading, betweenMarks: typed } = found;
+  const between = betweenMarksOf(typeof typed === 'number' ? typed : null, need);
+  return (
+    <Dipstick
+      target={target}
+      jug={jug}
+      reading={typeof reading === 'number' ? reading : null}
+      betweenMarks={between.litres}
+      isUsual={between.isUsual}
+      marks={need.marks}
+      onChange={(now, betweenMarks) => onFound({ ...found, reading: now, betweenMarks })}
+    />
+  );
+}
+
+/** A level that is read: what may be added, and how much where it has marks. */
+function LevelPart({ job: { setUp }, step: { reads }, found, onFound }: Props) {
+  const { site } = useSession();
+  if (!reads) return null;
+  const approved = approvedWords(reads.fluid, setUp.spec);
+  const isEngine = reads.fluid === 'engineOil';
+  return (
+    <>
+      {approved ? <p>Approved: {approved}</p> : null}
+      {isEngine || reads.betweenMarks !== null ? (
+        <MarksPart
+          need={reads}
+          target={isEngine ? setUp.rules.fillTarget : 'fullMark'}
+          jug={jugOf(found['jug'], site.unitSystem)}
+          found={found}
+          onFound={onFound}
         />
       ) : null}
     </>
@@ -149,6 +182,7 @@ export function StepBody({ job, step, found, onFound, disabled = false }: Props)
         />
       ) : null}
       <FillPart job={job} step={step} found={found} onFound={onFound} />
+      <LevelPart job={job} step={step} found={found} onFound={onFound} />
       {step.measurement ? (
         <Measure
           measurement={step.measurement}

@@ -20,7 +20,8 @@ import { SpecSectionShow } from './SpecSectionShow.js';
 import styles from './specCard.module.css';
 import { faultsIn, namedFaults } from './specForm.js';
 import type { CardForm, SentCard } from './specForm.js';
-import { parseCard, SPEC_SECTIONS, typedCard } from './specSections.js';
+import { SPEC_SECTIONS } from './specSections.js';
+import { parseCard, typedCard } from './typedCard.js';
 
 function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
   const { site } = useSession();

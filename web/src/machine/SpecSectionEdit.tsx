@@ -5,6 +5,7 @@ import { isComponent } from '@yugator/core';
 import type { ComponentKind } from '@yugator/core';
 import { Controller, useFieldArray } from 'react-hook-form';
 import { ComponentPick } from '../component/ComponentPick.js';
+import { ChoiceField } from '../form/ChoiceField.js';
 import { Field } from '../form/Field.js';
 import styles from './specCard.module.css';
 import type { SpecForm } from './specForm.js';
@@ -22,6 +23,16 @@ interface CellProps extends Pick<Props, 'form' | 'machineClass'> {
 }
 
 function Cell({ form, name, machineClass, column: { kind, label, example } }: CellProps) {
+  if (kind.is === 'choice') {
+    return (
+      <ChoiceField
+        form={form}
+        name={name}
+        label={label}
+        choices={[['', 'not said'], ...Object.entries(kind.words)]}
+      />
+    );
+  }
   const kinds: readonly ComponentKind[] | undefined = kind.is === 'component' ? kind.kinds : undefined;
   return kind.is === 'component' ? (
     <Controller

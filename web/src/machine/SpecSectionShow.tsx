@@ -1,10 +1,15 @@
 import { cardName, isComponent } from '@yugator/core';
 import table from '../page/table.module.css';
-import type { SpecColumn, SpecSection, TypedRow } from './specSections.js';
+import type { SpecColumn, SpecSection } from './specSections.js';
+import type { TypedRow } from './typedCard.js';
+
+/** Cells that hold words, not figures. */
+const WORDY: readonly SpecColumn['kind']['is'][] = ['words', 'component', 'choice'];
 
 /** What a cell shows: a line goes by its own name, else by its component's. */
 function shownCell(row: TypedRow, { key, kind }: SpecColumn, { columns }: SpecSection): string {
   const text = row[key] ?? '';
+  if (kind.is === 'choice') return kind.words[text] ?? '–';
   if (kind.is !== 'component') return text || '–';
   const own = columns.find((column) => column.kind.is === 'ownName');
   return cardName((own && row[own.key]) ?? '', isComponent(text) ? text : null) || '–';
@@ -30,7 +35,7 @@ export function SpecSectionShow({ section, rows }: { section: SpecSection; rows:
               {columns.map((column, place) => (
                 <td
                   key={column.key}
-                  className={column.kind.is === 'words' || column.kind.is === 'component' ? '' : 'fig'}
+                  className={WORDY.includes(column.kind.is) ? '' : 'fig'}
                   data-label={place ? `${column.label}:` : undefined}
                 >
                   {shownCell(row, column, section)}

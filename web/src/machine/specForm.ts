@@ -1,7 +1,7 @@
 import type { UpdateSpecDto } from '@yugator/contracts';
 import type { ServiceFittings } from '@yugator/core';
 import type { UseFormReturn } from 'react-hook-form';
-import type { CardFaults, TypedCard } from './specSections.js';
+import type { CardFaults, TypedCard } from './typedCard.js';
 
 /** A spec card as its form holds it. */
 export interface CardForm {

@@ -1,8 +1,5 @@
-import { emptySpecCard } from '@yugator/contracts';
 import type { SpecCardDto } from '@yugator/contracts';
-import { isComponent, parseQuantity, parseRange, shownRange, shownUnit } from '@yugator/core';
-import type { ComponentKind, Dimension, UnitSystem } from '@yugator/core';
-import { parseFigure } from '../words/figures.js';
+import type { ComponentKind, Dimension, LevelReading } from '@yugator/core';
 
 /** How the text of a cell is read: as words, a figure with a unit, a range of it, a whole number, degrees, or an axle. */
 export type CellKind =
@@ -14,7 +11,9 @@ export type CellKind =
   | { readonly is: 'value' | 'range'; readonly of: Dimension; readonly need: boolean }
   | { readonly is: 'whole' }
   | { readonly is: 'degrees' }
-  | { readonly is: 'axle' };
+  | { readonly is: 'axle' }
+  /** one of a closed list, by its key; empty where nobody said */
+  | { readonly is: 'choice'; readonly words: Readonly<Record<string, string>> };
 
 export interface SpecColumn {
   readonly key: string;
@@ -24,19 +23,13 @@ export interface SpecColumn {
 }
 
 export interface SpecSection {
-  readonly key: Exclude<keyof SpecCardDto, 'service'> | 'grades';
+  /** grades and levels are parts of the fluids, typed by themselves */
+  readonly key: Exclude<keyof SpecCardDto, 'service'> | 'grades' | 'levels';
   readonly title: string;
   readonly columns: readonly SpecColumn[];
   /** lines that it takes; as many as are wanted where it does not say */
   readonly most?: number;
 }
-
-/** A row as it is typed: the text of each column. */
-export type TypedRow = Readonly<Record<string, string>>;
-/** A card as it is typed. */
-export type TypedCard = Readonly<Record<SpecSection['key'], readonly TypedRow[]>>;
-/** What is wrong, by section, row and column: "fluids/0/litresWithFilter". */
-export type CardFaults = Readonly<Record<string, string>>;
 
 const component = (label: string, example: string, ...kinds: ComponentKind[]): SpecColumn => ({
   key: 'component',
@@ -62,12 +55,27 @@ const quantity = (key: string, label: string, of: Dimension, example: string, ne
   example,
   kind: { is: 'value', of, need },
 });
+const choice = (key: string, label: string, list: Readonly<Record<string, string>>): SpecColumn => ({
+  key,
+  label,
+  example: '',
+  kind: { is: 'choice', words: list },
+});
 const range = (label: string, of: Dimension, example: string): SpecColumn => ({
   key: 'range',
   label,
   example,
   kind: { is: 'range', of, need: true },
 });
+
+const LEVEL_WORDS: Record<LevelReading, string> = {
+  screwedIn: 'dipstick screwed in',
+  resting: 'dipstick resting on its threads',
+  pushedHome: 'dipstick pushed home',
+  sightGlass: 'sight glass',
+  levelPlug: 'level plug',
+  reservoir: 'reservoir',
+};
 
 export const SPEC_SECTIONS: readonly SpecSection[] = [
   {
@@ -78,8 +86,17 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
       ownName('fluid', 'Transmission and hydraulic oil'),
       quantity('litresWithFilter', 'With filter', 'volume', '2.1 qt'),
       quantity('litresWithoutFilter', 'Without filter', 'volume', '1.9 qt', false),
-      quantity('betweenMarks', 'Low to full mark', 'volume', '0.5 qt', false),
-      words('marks', 'Dipstick marks', 'ADD to FULL', false),
+    ],
+  },
+  {
+    key: 'levels',
+    title: 'How levels are read',
+    columns: [
+      component('Fluid', 'engine oil', 'fluid'),
+      choice('reading', 'At', LEVEL_WORDS),
+      choice('readAt', 'When', { cold: 'cold', warm: 'warm' }),
+      words('marks', 'Low and full mark', 'ADD to FULL', false),
+      quantity('betweenMarks', 'Between them', 'volume', '0.5 qt', false),
     ],
   },
   {
@@ -175,153 +192,3 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
     ],
   },
 ];
-
-/** Figures are kept to the millionth of their SI unit: what was typed comes back as it was. */
-function rounded(value: number): number {
-  return Math.round(value * 1e6) / 1e6;
-}
-
-type Row = Readonly<Record<string, unknown>>;
-
-function cellText(row: Row, { key, kind }: SpecColumn, system: UnitSystem): string {
-  if (kind.is === 'range') {
-    return shownRange({ low: Number(row['low']), high: Number(row['high']) }, kind.of, system);
-  }
-  const value = row[key];
-  if (value === null || value === undefined) return '';
-  if (kind.is === 'value') return shownRange({ low: Number(value), high: Number(value) }, kind.of, system);
-  return String(value);
-}
-
-/** The rows of a section of a card. The grades of all fluids stand in a section of their own. */
-export function rowsOf(spec: SpecCardDto, key: SpecSection['key']): Row[] {
-  if (key !== 'grades') return spec[key].map((row) => ({ ...row }));
-  return spec.fluids.flatMap(({ component: fluid, grades }) =>
-    grades.map((grade) => ({ component: fluid, ...grade })),
-  );
-}
-
-/** A card as text in the units of the crew, to be shown or typed over. */
-export function typedCard(spec: SpecCardDto, system: UnitSystem): TypedCard {
-  const entries = SPEC_SECTIONS.map(({ key, columns }) => [
-    key,
-    rowsOf(spec, key).map((row) =>
-      Object.fromEntries(columns.map((column) => [column.key, cellText(row, column, system)])),
-    ),
-  ]);
-  return Object.fromEntries(entries) as TypedCard;
-}
-
-type Parsed = { readonly values: Row } | { readonly fault: string };
-
-function parseMeasure(text: string, column: SpecColumn, system: UnitSystem): Parsed {
-  const { kind, key, example } = column;
-  if (kind.is !== 'value' && kind.is !== 'range') return { fault: 'This is no figure.' };
-  const { unit } = shownUnit(kind.of, system);
-  if (kind.is === 'range') {
-    const parsed = parseRange(text, kind.of, unit);
-    return parsed
-      ? { values: { low: rounded(parsed.low), high: rounded(parsed.high) } }
-      : { fault: `Type a figure or a range, such as ${example}.` };
-  }
-  const value = parseQuantity(text, kind.of, unit);
-  return value === null
-    ? { fault: `Type a figure, such as ${example}.` }
-    : { values: { [key]: rounded(value) } };
-}
-
-function parseDegrees(text: string, { key, example }: SpecColumn): Parsed {
-  if (text === '') return { values: { [key]: null } };
-  const degrees = parseFigure(text.replace('−', '-').replace(/°?\s*C$/i, ''));
-  return Number.isFinite(degrees)
-    ? { values: { [key]: degrees } }
-    : { fault: `Type degrees Celsius, such as ${example}.` };
-}
-
-/** Reads words that are one of a closed list. */
-function parseChoice(text: string, { key, kind, example }: SpecColumn): Parsed {
-  if (kind.is === 'component') {
-    return isComponent(text)
-      ? { values: { [key]: text } }
-      : { fault: `Choose from the list, such as ${example}.` };
-  }
-  const axle = text.toLowerCase();
-  return axle === 'front' || axle === 'rear' ? { values: { axle } } : { fault: 'Type front or rear.' };
-}
-
-function parseCell(typed: string, column: SpecColumn, system: UnitSystem): Parsed {
-  const { key, kind, label, example } = column;
-  const text = typed.trim();
-  switch (kind.is) {
-    case 'component':
-    case 'axle':
-      return parseChoice(text, column);
-    case 'ownName':
-      return { values: { [key]: text } };
-    case 'words':
-      return text === '' && kind.need ? { fault: `${label} is missing.` } : { values: { [key]: text } };
-    case 'value':
-    case 'range':
-      return text === '' && !kind.need ? { values: { [key]: null } } : parseMeasure(text, column, system);
-    case 'whole':
-      return /^\d+$/.test(text)
-        ? { values: { [key]: Number(text) } }
-        : { fault: `Type a whole number, such as ${example}.` };
-    case 'degrees':
-      return parseDegrees(text, column);
-  }
-}
-
-/** What stood in a cell that nobody changed, to its last digit: it was shown rounded. Null for a cell that was typed over. */
-function untouched(
-  typed: string,
-  column: SpecColumn,
-  rows: readonly (Row | undefined)[],
-  system: UnitSystem,
-): Row | null {
-  const { kind, key } = column;
-  if (kind.is !== 'value' && kind.is !== 'range') return null;
-  const row = rows.find((each) => each && typed !== '' && cellText(each, column, system) === typed);
-  if (!row) return null;
-  return kind.is === 'range' ? { low: row['low'], high: row['high'] } : { [key]: row[key] };
-}
-
-/** The card that was typed over `before`, or what is wrong with which cell. */
-export function parseCard(
-  typed: TypedCard,
-  system: UnitSystem,
-  before: SpecCardDto = emptySpecCard(),
-): { spec: SpecCardDto } | { faults: CardFaults } {
-  const faults: Record<string, string> = {};
-  const sections: Record<string, Row[]> = {};
-  for (const { key, columns } of SPEC_SECTIONS) {
-    const known = rowsOf(before, key);
-    sections[key] = typed[key].map((row, index) => {
-      const values: Record<string, unknown> = {};
-      for (const column of columns) {
-        const text = row[column.key] ?? '';
-        // A line that moved up keeps its figures too.
-        const kept = untouched(text, column, [known[index], ...known], system);
-        const parsed = kept ? { values: kept } : parseCell(text, column, system);
-        if ('fault' in parsed) faults[`${key}/${index}/${column.key}`] = parsed.fault;
-        else Object.assign(values, parsed.values);
-      }
-      return values;
-    });
-  }
-  const fluids = sections['fluids'] ?? [];
-  (sections['grades'] ?? []).forEach((grade, index) => {
-    const fluid = grade['component'];
-    if (fluid !== undefined && !fluids.some((row) => row['component'] === fluid))
-      faults[`grades/${index}/component`] = 'There is no such fluid above.';
-  });
-  if (Object.keys(faults).length) return { faults };
-  const { grades = [], ...others } = sections;
-  const withGrades = fluids.map((row) => ({
-    ...row,
-    grades: grades
-      .filter((grade) => grade['component'] === row['component'])
-      .map(({ component: _fluid, ...grade }) => grade),
-  }));
-  return { spec: { ...emptySpecCard(), ...others, fluids: withGrades } as unknown as SpecCardDto };
-}

@@ -16,24 +16,6 @@ export const COOLING: Procedure = {
   ],
 };
 
-export const COOLANT_LEVEL: Procedure = {
-  key: 'coolantLevel',
-  name: 'Coolant: level',
-  does: workOn(['inspect'], 'coolant'),
-  steps: () => [
-    step(
-      'level',
-      'lookOver',
-      'Before the engine runs, cold: read the coolant at the reservoir. Never open a hot cap.',
-      1,
-      {
-        needs: [],
-        cautions: ['hotCoolant'],
-      },
-    ),
-  ],
-};
-
 export const HOSES: Procedure = {
   key: 'hoses',
   name: 'Hoses and clamps: look over',
@@ -94,6 +76,7 @@ export const COOLANT_CHANGE: Procedure = {
   key: 'coolantChange',
   name: 'Coolant: change',
   does: workOn(['replace'], 'coolant'),
+  covers: ['coolantLevel'],
   steps: (setUp) => [
     step(
       'drain',

@@ -1,5 +1,6 @@
 import type { Component } from '../../component/components.js';
 import type { MachineSetUp, OilDrain } from '../machineSetUp.js';
+import { readingWords } from '../levelReading.js';
 import { fluidNeed, toolsFor, torqueFigures } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
@@ -164,7 +165,7 @@ function refillSteps(setUp: MachineSetUp): Step[] {
     step(
       'dipstick',
       'topUp',
-      'Read the dipstick as this machine wants it, screwed in or resting on the threads. Add in small amounts; never over the mark.',
+      `${readingWords(setUp.spec, FLUID, 'Read the dipstick as this machine wants it, screwed in or resting on the threads.')} Add in small amounts; never over the mark.`,
       3,
       { look: 'engineOil', fills, rule: 'fillTarget', fluid: FLUID, continues: 'pour' },
     ),
@@ -194,7 +195,7 @@ function cartridgeSteps(setUp: MachineSetUp): Step[] {
   const level = step(
     'dipstick',
     'topUp',
-    'Read the dipstick as this machine wants it. Outside its marks, the cartridge does not sit or is not the right one.',
+    `${readingWords(setUp.spec, FLUID, 'Read the dipstick as this machine wants it.')} Outside its marks, the cartridge does not sit or is not the right one.`,
     2,
     { look: 'engineOil', fluid: FLUID },
   );
@@ -219,6 +220,7 @@ export const ENGINE_OIL: Procedure = {
   key: 'engineOil',
   name: 'Engine oil',
   does: workOn(['replace'], 'engineOil'),
+  covers: ['engineOilLevel'],
   steps(setUp) {
     const clean = step(
       'clean',

@@ -88,6 +88,7 @@ export const HYDRO_OIL: Procedure = {
   key: 'hydroOil',
   name: 'Hydro oil and filters',
   does: workOn(['replace'], 'hydroOil', 'hydroFilters'),
+  covers: ['hydroOilLevel'],
   steps: (setUp) =>
     change(setUp, {
       fluid: 'hydroOil',
@@ -110,7 +111,7 @@ export const TRANSMISSION_OIL: Procedure = {
     ...workOn(['replace'], 'transmissionOil', 'transmissionStrainer'),
     ...workOn(['clean'], 'transmissionStrainer'),
   ],
-  covers: ['transmissionFilter'],
+  covers: ['transmissionFilter', 'transmissionOilLevel'],
   steps: (setUp) =>
     change(setUp, {
       fluid: 'transmissionOil',
@@ -133,6 +134,7 @@ export const TRANSMISSION_FILTER: Procedure = {
   key: 'transmissionFilter',
   name: 'Transmission filter',
   does: workOn(['replace'], 'transmissionFilter'),
+  covers: ['transmissionOilLevel'],
   steps: () => [
     step(
       'change',
@@ -155,6 +157,7 @@ export const FRONT_AXLE_OIL: Procedure = {
   key: 'frontAxleOil',
   name: 'Front axle oil',
   does: workOn(['replace'], 'frontAxleOil'),
+  covers: ['frontAxleOilLevel'],
   steps: (setUp) =>
     change(setUp, {
       fluid: 'frontAxleOil',
@@ -174,6 +177,7 @@ export const TRANSAXLE_OIL: Procedure = {
   key: 'transaxleOil',
   name: 'Transaxle oil',
   does: workOn(['replace'], 'transaxleOil'),
+  covers: ['transaxleOilLevel'],
   steps: (setUp) =>
     change(setUp, {
       fluid: 'transaxleOil',
@@ -193,6 +197,7 @@ export const FRONT_DIFFERENTIAL_OIL: Procedure = {
   key: 'frontDifferentialOil',
   name: 'Front differential oil',
   does: workOn(['replace'], 'frontDifferentialOil'),
+  covers: ['frontDifferentialOilLevel'],
   steps: (setUp) =>
     change(setUp, {
       fluid: 'frontDifferentialOil',
@@ -212,6 +217,7 @@ export const HYDRAULIC_FILTERS: Procedure = {
   key: 'hydraulicFilters',
   name: 'Hydraulic filters',
   does: workOn(['replace'], 'hydraulicFilters'),
+  covers: ['hydraulicOilLevel'],
   steps: () => [
     step(
       'change',

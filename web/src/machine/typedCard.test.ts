@@ -1,7 +1,8 @@
 import { emptySpecCard } from '@yugator/contracts';
 import type { SpecCardDto } from '@yugator/contracts';
-import { parseCard, SPEC_SECTIONS, typedCard } from './specSections.js';
-import type { TypedCard } from './specSections.js';
+import { SPEC_SECTIONS } from './specSections.js';
+import { parseCard, typedCard } from './typedCard.js';
+import type { TypedCard } from './typedCard.js';
 
 const EMPTY = typedCard(emptySpecCard(), 'metric');
 const parse = (typed: Partial<TypedCard>, system: 'metric' | 'us' = 'metric') =>
@@ -41,6 +42,37 @@ describe('the spec card', () => {
     });
   });
 
+  it('takes how a level is read to its fluid, once', () => {
+    const fluids = [
+      { component: 'engineOil', fluid: '', litresWithFilter: '3.7', litresWithoutFilter: '' },
+      { component: 'coolant', fluid: '', litresWithFilter: '5', litresWithoutFilter: '' },
+    ];
+    const level = {
+      component: 'engineOil',
+      reading: 'resting',
+      readAt: 'cold',
+      marks: 'L to H',
+      betweenMarks: '1 qt',
+    };
+    expect(parse({ fluids, levels: [level] })).toMatchObject({
+      spec: {
+        fluids: [
+          {
+            component: 'engineOil',
+            reading: 'resting',
+            readAt: 'cold',
+            marks: 'L to H',
+            betweenMarks: 0.946353,
+          },
+          { component: 'coolant', reading: null, readAt: null, marks: '', betweenMarks: null },
+        ],
+      },
+    });
+    expect(parse({ fluids, levels: [level, level] })).toEqual({
+      faults: { 'levels/1/component': 'It stands above already.' },
+    });
+  });
+
   it('shows the same card in either system of units', () => {
     const spec: SpecCardDto = {
       ...emptySpecCard(),
@@ -67,7 +99,7 @@ describe('the spec card', () => {
     };
     const before: SpecCardDto = {
       ...emptySpecCard(),
-      fluids: [{ ...fluid, betweenMarks: null, marks: '' }],
+      fluids: [{ ...fluid, betweenMarks: null, marks: '', reading: 'resting', readAt: null }],
       torques: [
         { component: 'bladeBolts' as const, fastener: 'Blades', low: 67.790897, high: 81.349077 },
         { component: 'sparkPlugs' as const, fastener: 'Plugs', low: 20.337269, high: 20.337269 },
@@ -90,18 +122,20 @@ describe('the spec card', () => {
   it('names every cell that cannot be read', () => {
     const parsed = parse({
       fluids: [{ component: '', litresWithFilter: '2 psi' }],
+      levels: [{ component: 'coolant', reading: 'by eye', readAt: '', marks: '', betweenMarks: '' }],
       grades: [{ component: 'coolant', grade: 'X', category: '', fromCelsius: 'cold', toCelsius: '' }],
       tyres: [{ axle: 'left', range: 'hard', sidewallMaximum: '14 psi' }],
     });
     expect('faults' in parsed ? Object.keys(parsed.faults).sort() : []).toEqual([
-      ...['fluids/0/component', 'fluids/0/litresWithFilter', 'grades/0/component', 'grades/0/fromCelsius'],
+      ...['fluids/0/component', 'fluids/0/litresWithFilter'],
+      ...['grades/0/component', 'grades/0/fromCelsius', 'levels/0/component', 'levels/0/reading'],
       ...['tyres/0/axle', 'tyres/0/range'],
     ]);
   });
 
   it('has a title and columns for every part', () => {
     expect(SPEC_SECTIONS.map(({ key }) => key).sort()).toEqual(
-      [...Object.keys(emptySpecCard()), 'grades'].sort(),
+      [...Object.keys(emptySpecCard()), 'grades', 'levels'].sort(),
     );
     for (const { title, columns } of SPEC_SECTIONS)
       expect([title, columns.length > 1]).toEqual([title, true]);

@@ -1,0 +1,206 @@
+import { emptySpecCard } from '@yugator/contracts';
+import type { FluidSpecDto, SpecCardDto } from '@yugator/contracts';
+import { isComponent, parseQuantity, parseRange, shownRange, shownUnit } from '@yugator/core';
+import type { UnitSystem } from '@yugator/core';
+import { parseFigure } from '../words/figures.js';
+import { SPEC_SECTIONS } from './specSections.js';
+import type { SpecColumn, SpecSection } from './specSections.js';
+
+/** A row as it is typed: the text of each column. */
+export type TypedRow = Readonly<Record<string, string>>;
+/** A card as it is typed. */
+export type TypedCard = Readonly<Record<SpecSection['key'], readonly TypedRow[]>>;
+/** What is wrong, by section, row and column: "fluids/0/litresWithFilter". */
+export type CardFaults = Readonly<Record<string, string>>;
+
+/** Figures are kept to the millionth of their SI unit: what was typed comes back as it was. */
+function rounded(value: number): number {
+  return Math.round(value * 1e6) / 1e6;
+}
+
+type Row = Readonly<Record<string, unknown>>;
+
+function cellText(row: Row, { key, kind }: SpecColumn, system: UnitSystem): string {
+  if (kind.is === 'range') {
+    return shownRange({ low: Number(row['low']), high: Number(row['high']) }, kind.of, system);
+  }
+  const value = row[key];
+  if (value === null || value === undefined) return '';
+  if (kind.is === 'value') return shownRange({ low: Number(value), high: Number(value) }, kind.of, system);
+  return String(value);
+}
+
+/** What of a fluid is typed under how its level is read. */
+function levelOf({
+  component,
+  reading = null,
+  readAt = null,
+  marks = '',
+  betweenMarks = null,
+}: FluidSpecDto) {
+  return { component, reading, readAt, marks, betweenMarks };
+}
+const NO_LEVEL = { reading: null, readAt: null, marks: '', betweenMarks: null };
+
+/** The rows of a section of a card. The grades and levels of all fluids stand in sections of their own. */
+export function rowsOf({ fluids, ...others }: SpecCardDto, key: SpecSection['key']): Row[] {
+  if (key === 'grades')
+    return fluids.flatMap(({ component: fluid, grades }) =>
+      grades.map((grade) => ({ component: fluid, ...grade })),
+    );
+  if (key === 'levels')
+    return fluids
+      .map(levelOf)
+      .filter((row) => row.reading || row.readAt || row.marks || row.betweenMarks !== null);
+  return (key === 'fluids' ? fluids : others[key]).map((row) => ({ ...row }));
+}
+
+/** A card as text in the units of the crew, to be shown or typed over. */
+export function typedCard(spec: SpecCardDto, system: UnitSystem): TypedCard {
+  const entries = SPEC_SECTIONS.map(({ key, columns }) => [
+    key,
+    rowsOf(spec, key).map((row) =>
+      Object.fromEntries(columns.map((column) => [column.key, cellText(row, column, system)])),
+    ),
+  ]);
+  return Object.fromEntries(entries) as TypedCard;
+}
+
+type Parsed = { readonly values: Row } | { readonly fault: string };
+
+function parseMeasure(text: string, column: SpecColumn, system: UnitSystem): Parsed {
+  const { kind, key, example } = column;
+  if (kind.is !== 'value' && kind.is !== 'range') return { fault: 'This is no figure.' };
+  const { unit } = shownUnit(kind.of, system);
+  if (kind.is === 'range') {
+    const parsed = parseRange(text, kind.of, unit);
+    return parsed
+      ? { values: { low: rounded(parsed.low), high: rounded(parsed.high) } }
+      : { fault: `Type a figure or a range, such as ${example}.` };
+  }
+  const value = parseQuantity(text, kind.of, unit);
+  return value === null
+    ? { fault: `Type a figure, such as ${example}.` }
+    : { values: { [key]: rounded(value) } };
+}
+
+function parseDegrees(text: string, { key, example }: SpecColumn): Parsed {
+  if (text === '') return { values: { [key]: null } };
+  const degrees = parseFigure(text.replace('−', '-').replace(/°?\s*C$/i, ''));
+  return Number.isFinite(degrees)
+    ? { values: { [key]: degrees } }
+    : { fault: `Type degrees Celsius, such as ${example}.` };
+}
+
+/** Reads words that are one of a closed list. */
+function parseChoice(text: string, { key, kind, example }: SpecColumn): Parsed {
+  if (kind.is === 'component') {
+    return isComponent(text)
+      ? { values: { [key]: text } }
+      : { fault: `Choose from the list, such as ${example}.` };
+  }
+  if (kind.is === 'choice') {
+    if (text === '') return { values: { [key]: null } };
+    return text in kind.words ? { values: { [key]: text } } : { fault: 'Choose from the list.' };
+  }
+  const axle = text.toLowerCase();
+  return axle === 'front' || axle === 'rear' ? { values: { axle } } : { fault: 'Type front or rear.' };
+}
+
+function parseWords(text: string, { key, kind, label }: SpecColumn): Parsed {
+  const isMissing = text === '' && kind.is === 'words' && kind.need;
+  return isMissing ? { fault: `${label} is missing.` } : { values: { [key]: text } };
+}
+
+function parseCell(typed: string, column: SpecColumn, system: UnitSystem): Parsed {
+  const { key, kind, example } = column;
+  const text = typed.trim();
+  switch (kind.is) {
+    case 'component':
+    case 'axle':
+    case 'choice':
+      return parseChoice(text, column);
+    case 'ownName':
+    case 'words':
+      return parseWords(text, column);
+    case 'value':
+    case 'range':
+      return text === '' && !kind.need ? { values: { [key]: null } } : parseMeasure(text, column, system);
+    case 'whole':
+      return /^\d+$/.test(text)
+        ? { values: { [key]: Number(text) } }
+        : { fault: `Type a whole number, such as ${example}.` };
+    case 'degrees':
+      return parseDegrees(text, column);
+  }
+}
+
+/** What stood in a cell that nobody changed, to its last digit: it was shown rounded. Null for a cell that was typed over. */
+function untouched(
+  typed: string,
+  column: SpecColumn,
+  rows: readonly (Row | undefined)[],
+  system: UnitSystem,
+): Row | null {
+  const { kind, key } = column;
+  if (kind.is !== 'value' && kind.is !== 'range') return null;
+  const row = rows.find((each) => each && typed !== '' && cellText(each, column, system) === typed);
+  if (!row) return null;
+  return kind.is === 'range' ? { low: row['low'], high: row['high'] } : { [key]: row[key] };
+}
+
+/** Grades and levels of a fluid that the card does not hold, and a level that stands there twice. */
+function partsOfNoFluid(sections: Readonly<Record<string, readonly Row[]>>): CardFaults {
+  const fluids = new Set((sections['fluids'] ?? []).map(({ component }) => component));
+  const faults: Record<string, string> = {};
+  for (const key of ['grades', 'levels']) {
+    const seen = new Set<unknown>();
+    (sections[key] ?? []).forEach(({ component }, index) => {
+      const place = `${key}/${index}/component`;
+      if (component !== undefined && !fluids.has(component)) faults[place] = 'There is no such fluid above.';
+      else if (key === 'levels' && seen.has(component)) faults[place] = 'It stands above already.';
+      seen.add(component);
+    });
+  }
+  return faults;
+}
+
+/** The card that was typed over `before`, or what is wrong with which cell. */
+export function parseCard(
+  typed: TypedCard,
+  system: UnitSystem,
+  before: SpecCardDto = emptySpecCard(),
+): { spec: SpecCardDto } | { faults: CardFaults } {
+  const faults: Record<string, string> = {};
+  const sections: Record<string, Row[]> = {};
+  for (const { key, columns } of SPEC_SECTIONS) {
+    const known = rowsOf(before, key);
+    sections[key] = typed[key].map((row, index) => {
+      const values: Record<string, unknown> = {};
+      for (const column of columns) {
+        const text = row[column.key] ?? '';
+        // A line that moved up keeps its figures too.
+        const kept = untouched(text, column, [known[index], ...known], system);
+        const parsed = kept ? { values: kept } : parseCell(text, column, system);
+        if ('fault' in parsed) faults[`${key}/${index}/${column.key}`] = parsed.fault;
+        else Object.assign(values, parsed.values);
+      }
+      return values;
+    });
+  }
+  const fluids = sections['fluids'] ?? [];
+  const ofFluid = (key: 'grades' | 'levels', fluid: Row) =>
+    (sections[key] ?? []).filter(({ component }) => component === fluid['component']);
+  Object.assign(faults, partsOfNoFluid(sections));
+  if (Object.keys(faults).length) return { faults };
+  const others = Object.fromEntries(
+    Object.entries(sections).filter(([key]) => key !== 'grades' && key !== 'levels'),
+  );
+  const whole = fluids.map((row) => ({
+    ...row,
+    ...NO_LEVEL,
+    ...ofFluid('levels', row)[0],
+    grades: ofFluid('grades', row).map(({ component: _fluid, ...grade }) => grade),
+  }));
+  return { spec: { ...emptySpecCard(), ...others, fluids: whole } as unknown as SpecCardDto };
+}
