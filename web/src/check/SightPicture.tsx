@@ -34,6 +34,10 @@ const DARKNESS: Record<string, number> = {
   cut: 0.3,
   damp: 0.3,
   chafed: 0.4,
+  foamy: 0.06,
+  burnt: 0.9,
+  atHole: 0.3,
+  rusty: 0.5,
 };
 const BROKEN = new Set(['torn', 'nest', 'cracked', 'bent', 'play', 'cut', 'chafed', 'worn']);
 
@@ -65,6 +69,13 @@ function dipstick(shade: number, key: string): ReactNode {
       <path d="M24 2h8v36h-8z" fill="none" stroke={INK} strokeWidth="1.8" />
       <path d={`M24 ${top}h8V38h-8z`} fill={INK} fillOpacity={Math.max(0.12, shade)} />
       <path d="M18 12h20M18 28h20" stroke={INK} strokeWidth="1.4" />
+      {key === 'foamy' ? (
+        <g fill="none" stroke={INK} strokeWidth="1.2">
+          <circle cx="14" cy="12" r="4" />
+          <circle cx="42" cy="10" r="5" />
+          <circle cx="41" cy="22" r="3" />
+        </g>
+      ) : null}
       {key === 'metallic' ? <path d="M26 20l4 2M26 26l4-2M27 33l3 1" stroke={INK} strokeWidth="1.6" /> : null}
     </>
   );
@@ -116,6 +127,20 @@ function bowl(shade: number, key: string): ReactNode {
   );
 }
 
+function reservoir(shade: number, key: string): ReactNode {
+  const top = key === 'low' ? 31 : 17;
+  return (
+    <>
+      <path d="M14 10h28v26H14zM23 4h10v6H23z" fill="none" stroke={INK} strokeWidth="1.8" />
+      <path d={`M15 ${top}h26V35H15z`} fill={INK} fillOpacity={Math.max(0.12, shade)} />
+      <path d="M10 16h8M10 28h8" stroke={INK} strokeWidth="1.4" />
+      {key === 'oily' ? (
+        <path d="M15 16q6-5 13 0t13 0" stroke="var(--late)" strokeWidth="2.4" fill="none" />
+      ) : null}
+    </>
+  );
+}
+
 function wheel(shade: number, isBroken: boolean): ReactNode {
   return (
     <>
@@ -126,28 +151,27 @@ function wheel(shade: number, isBroken: boolean): ReactNode {
   );
 }
 
-function drawing(look: LookKey, key: string): ReactNode {
-  const shade = DARKNESS[key] ?? 0.15;
-  const isBroken = BROKEN.has(key);
-  switch (look) {
-    case 'airFilter':
-      return pleats(shade, isBroken);
-    case 'sparkPlug':
-      return plug(shade, isBroken);
-    case 'engineOil':
-      return dipstick(shade, key);
-    case 'blade':
-      return blade(shade, key);
-    case 'belt':
-    case 'hose':
-      return tube(shade, isBroken);
-    case 'fuelFilter':
-      return bowl(shade, key);
-    case 'tyre':
-    case 'spindle':
-      return wheel(shade, isBroken);
-  }
-}
+type Draw = (shade: number, key: string) => ReactNode;
+const whole =
+  (draw: (shade: number, isBroken: boolean) => ReactNode): Draw =>
+  (shade, key) =>
+    draw(shade, BROKEN.has(key));
+
+const DRAWINGS: Record<LookKey, Draw> = {
+  airFilter: whole(pleats),
+  sparkPlug: whole(plug),
+  engineOil: dipstick,
+  hydraulicOil: dipstick,
+  gearOil: dipstick,
+  coolant: reservoir,
+  brakeFluid: reservoir,
+  blade,
+  belt: whole(tube),
+  hose: whole(tube),
+  fuelFilter: bowl,
+  tyre: whole(wheel),
+  spindle: whole(wheel),
+};
 
 export const ANSWER_WORDS: Record<LookAnswer, string> = {
   keep: 'Keep it',
@@ -160,7 +184,7 @@ export const ANSWER_WORDS: Record<LookAnswer, string> = {
 export function SightPicture({ look, sight }: { look: LookKey; sight: string }) {
   return (
     <svg viewBox="0 0 56 40" aria-hidden>
-      {drawing(look, sight)}
+      {DRAWINGS[look](DARKNESS[sight] ?? 0.15, sight)}
     </svg>
   );
 }
