@@ -1,5 +1,6 @@
-import { FUEL_FILTERS, LEVEL_READINGS, OIL_DRAINS, OIL_FILTERS, READ_AT } from '@yugator/core';
+import { CARD_ACCESS, FUEL_FILTERS, LEVEL_READINGS, OIL_DRAINS, OIL_FILTERS, READ_AT } from '@yugator/core';
 import type {
+  CardAccess,
   Component,
   FuelFilter,
   LevelReading,
@@ -223,6 +224,34 @@ export class NamedNoteDto {
   note!: string;
 }
 
+/** Something that is opened or set on this machine to reach a component. Lines of one name are one thing. */
+export class AccessDto {
+  /** what it opens the way to */
+  @Of()
+  component?: Component | null;
+
+  /** one of those that any machine may have; null for one of its own, by its name */
+  @IsOptional()
+  @IsIn(CARD_ACCESS, { message: 'Choose what is opened from the list, or name it.' })
+  opens!: CardAccess | null;
+
+  @OwnName()
+  name!: string;
+
+  /** tools, sizes and how */
+  @Note()
+  note!: string;
+
+  /** minutes of hands; null where nobody said */
+  @IsOptional()
+  @Amount('Give the minutes it takes to open, from 0 to 240.', 240)
+  openMinutes!: number | null;
+
+  @IsOptional()
+  @Amount('Give the minutes it takes to close, from 0 to 240.', 240)
+  closeMinutes!: number | null;
+}
+
 /** How the engine is fitted, as far as it changes the work. */
 export class ServiceFittingsDto implements ServiceFittings {
   @IsIn(OIL_DRAINS, { message: 'Choose how the oil comes out.' })
@@ -264,6 +293,9 @@ export class SpecCardDto {
   @Parts(() => NamedNoteDto, 60, ROWS)
   filters!: NamedNoteDto[];
 
+  @Parts(() => AccessDto, 60, ROWS)
+  access: AccessDto[] = [];
+
   @Parts(() => NamedNoteDto, 60, ROWS)
   tools!: NamedNoteDto[];
 
@@ -285,6 +317,7 @@ export function emptySpecCard(): SpecCardDto {
     charging: [],
     fittings: [],
     filters: [],
+    access: [],
     tools: [],
   };
 }

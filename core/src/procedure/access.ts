@@ -1,4 +1,3 @@
-import { keysOf } from '../names/record.js';
 import type { CautionKey } from './caution.js';
 import type { Phase } from './phase.js';
 
@@ -24,7 +23,8 @@ export interface AccessSpec {
   readonly close: AccessStep | null;
 }
 
-function act(
+/** One side of opening or closing something, by hands. */
+export function accessAct(
   phase: Phase,
   text: string,
   handsOn: number,
@@ -40,24 +40,34 @@ function act(
 export const ACCESS = {
   warm: {
     words: 'engine warm',
-    open: act('warmUp', 'Start the engine outside and let it run until the sump is warm to the hand.', 1, {
-      handsOff: 6,
-      wait: 'warming',
-      cautions: ['exhaust'],
-    }),
+    open: accessAct(
+      'warmUp',
+      'Start the engine outside and let it run until the sump is warm to the hand.',
+      1,
+      {
+        handsOff: 6,
+        wait: 'warming',
+        cautions: ['exhaust'],
+      },
+    ),
     close: null,
   },
   safe: {
     words: 'key out, brake on',
-    open: act('makeSafe', 'Park on level ground. Brake on, key out, wheels chocked, attachments down.', 2, {
-      cautions: ['machineMoves'],
-      tools: ['wheel chocks'],
-    }),
-    close: act('closeUp', 'Take the chocks and rags out from under the machine.', 1),
+    open: accessAct(
+      'makeSafe',
+      'Park on level ground. Brake on, key out, wheels chocked, attachments down.',
+      2,
+      {
+        cautions: ['machineMoves'],
+        tools: ['wheel chocks'],
+      },
+    ),
+    close: accessAct('closeUp', 'Take the chocks and rags out from under the machine.', 1),
   },
   cool: {
     words: 'engine cool',
-    open: act('makeSafe', 'Let the engine cool until you can hold a hand on the cylinder head.', 0, {
+    open: accessAct('makeSafe', 'Let the engine cool until you can hold a hand on the cylinder head.', 0, {
       handsOff: 20,
       wait: 'cooling',
       cautions: ['hotEngine'],
@@ -66,28 +76,33 @@ export const ACCESS = {
   },
   bedUp: {
     words: 'bed up and locked',
-    open: act('openUp', 'Raise the bed and set its mechanical lock.', 2, { cautions: ['raisedBed'] }),
-    close: act('closeUp', 'Take the lock out and lower the bed.', 2, { cautions: ['raisedBed'] }),
+    open: accessAct('openUp', 'Raise the bed and set its mechanical lock.', 2, { cautions: ['raisedBed'] }),
+    close: accessAct('closeUp', 'Take the lock out and lower the bed.', 2, { cautions: ['raisedBed'] }),
   },
   hoodOff: {
     words: 'hood off',
-    open: act('openUp', 'Open or take off the hood. Lay its fasteners out in order.', 2),
-    close: act('closeUp', 'Put the hood back with all of its fasteners.', 2),
+    open: accessAct('openUp', 'Open or take off the hood. Lay its fasteners out in order.', 2),
+    close: accessAct('closeUp', 'Put the hood back with all of its fasteners.', 2),
   },
   batteryOut: {
     words: 'battery out',
-    open: act('openUp', 'Take the battery out: negative lead off first, then positive, then the clamp.', 4, {
-      cautions: ['batteryOrder'],
-      tools: ['10 mm and 13 mm wrenches'],
-    }),
-    close: act('closeUp', 'Put the battery back: clamp, positive lead, negative lead last.', 4, {
+    open: accessAct(
+      'openUp',
+      'Take the battery out: negative lead off first, then positive, then the clamp.',
+      4,
+      {
+        cautions: ['batteryOrder'],
+        tools: ['10 mm and 13 mm wrenches'],
+      },
+    ),
+    close: accessAct('closeUp', 'Put the battery back: clamp, positive lead, negative lead last.', 4, {
       cautions: ['batteryOrder'],
       tools: ['10 mm and 13 mm wrenches'],
     }),
   },
   deckRaised: {
     words: 'deck raised and blocked',
-    open: act(
+    open: accessAct(
       'openUp',
       'Note the height setting. Raise the deck or the front of the machine, and set the stands.',
       5,
@@ -96,17 +111,17 @@ export const ACCESS = {
         tools: ['jack and two stands'],
       },
     ),
-    close: act('closeUp', 'Take the stands away, lower the machine, and set the height as it was.', 4, {
+    close: accessAct('closeUp', 'Take the stands away, lower the machine, and set the height as it was.', 4, {
       cautions: ['raisedDeck'],
     }),
   },
   wheelsOff: {
     words: 'wheels off',
-    open: act('openUp', 'Lift the axle onto stands and take the wheels off.', 10, {
+    open: accessAct('openUp', 'Lift the axle onto stands and take the wheels off.', 10, {
       cautions: ['raisedDeck'],
       tools: ['jack and two stands', 'wheel brace'],
     }),
-    close: act('closeUp', 'Put the wheels back, nuts crosswise, and lower the machine.', 10, {
+    close: accessAct('closeUp', 'Put the wheels back, nuts crosswise, and lower the machine.', 10, {
       cautions: ['raisedDeck'],
       tools: ['torque wrench'],
     }),
@@ -114,6 +129,3 @@ export const ACCESS = {
 } as const satisfies Record<string, AccessSpec>;
 
 export type Access = keyof typeof ACCESS;
-
-/** In the order in which they are opened. */
-export const ACCESS_ORDER = keysOf(ACCESS);

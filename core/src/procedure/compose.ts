@@ -1,8 +1,9 @@
 import type { Component } from '../component/components.js';
-import { ACCESS, ACCESS_ORDER } from './access.js';
-import type { Access } from './access.js';
+import type { AccessSpec } from './access.js';
 import { proceduresFor } from './catalogue.js';
 import type { MachineSetUp, WorkItem } from './machineSetUp.js';
+import { accessesOf, wayTo } from './ownAccess.js';
+import type { AccessName } from './ownAccess.js';
 import { PHASES } from './phase.js';
 import type { Phase } from './phase.js';
 import { isDoneBy } from './procedure.js';
@@ -20,8 +21,18 @@ import type { Step } from './step.js';
 export const STEP_KINDS = ['visit', 'access', 'shared', 'work'] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 
+/** The opening or the closing of something. */
+interface AccessSide {
+  readonly name: AccessName;
+  readonly side: 'open' | 'close';
+  /** its place in the order of opening: what lies on top comes off first and goes on last */
+  readonly place: number;
+}
+
 /** A step of a sheet, with the items that it belongs to. */
-export interface SheetStep extends Omit<Step, 'continues'> {
+export interface SheetStep extends Omit<Step, 'continues' | 'needs'> {
+  /** what has to be open for it */
+  readonly needs: readonly AccessName[];
   /** unique in the sheet, and the same whenever the sheet is composed anew */
   readonly key: string;
   readonly kind: StepKind;
@@ -29,7 +40,7 @@ export interface SheetStep extends Omit<Step, 'continues'> {
   /** what it is done to; none where that is the machine as a whole */
   readonly components: readonly Component[];
   /** where it opens or closes what several items need */
-  readonly access: { readonly name: Access; readonly side: 'open' | 'close' } | null;
+  readonly access: AccessSide | null;
   /** key of the step that it goes on with: what was said of the jug there holds here */
   readonly continues: string | null;
   /** keys of steps of its own procedure that come before it */
@@ -99,6 +110,14 @@ function workOf({ procedure, items }: Asked): Pick<AskedWork, 'components' | 'ac
   };
 }
 
+/** What its procedure needs open, and what the card of the machine wants opened to reach what it is done to. */
+function needsOf(own: Step, components: readonly Component[], { spec }: MachineSetUp): readonly AccessName[] {
+  // Before the machine is made safe, and once it is closed up, nothing is held open.
+  if (!holdsAccess(own.phase)) return [];
+  const way = own.phase === 'makeSafe' ? [] : wayTo(spec, components);
+  return way.length ? union(union(own.needs, ['safe']), way) : own.needs;
+}
+
 function stepsOf(asked: Asked, setUp: MachineSetUp): SheetStep[] {
   const { key: prefix, procedure, items } = asked;
   const { components, actions } = workOf(asked);
@@ -123,6 +142,7 @@ function stepsOf(asked: Asked, setUp: MachineSetUp): SheetStep[] {
       kind: own.shared === null ? 'work' : 'shared',
       itemIds: items.map(({ id }) => id),
       components,
+      needs: needsOf(own, components, setUp),
       access: null,
       continues: own.continues === null ? null : (keyById.get(own.continues) ?? null),
       follows,
@@ -150,31 +170,25 @@ function merged(a: SheetStep, b: SheetStep): SheetStep {
   };
 }
 
-/** Before the machine is made safe, and once it is closed up, nothing is held open. */
 function holdsAccess(phase: Phase): boolean {
   const at = PHASES.indexOf(phase);
   return at >= PHASES.indexOf('makeSafe') && at <= PHASES.indexOf('closeUp');
 }
 
+/** A side of an access as a step of the sheet; none where nothing is to be undone. */
 function accessStep(
-  name: Access,
-  side: 'open' | 'close',
+  spec: AccessSpec,
+  access: AccessSide,
   itemIds: readonly string[],
   isWarm: boolean,
 ): SheetStep[] {
-  const act = ACCESS[name][side];
+  const { name, side } = access;
+  const act = spec[side];
   if (!act) return [];
   // An engine that was not run is cool already: one only makes sure.
   const isCoolAlready = name === 'cool' && !isWarm;
   const { phase, text, handsOn, handsOff, wait, cautions, tools } = act;
-  const plain = step(`${name}.${side}`, phase, text, handsOn, {
-    wait,
-    cautions,
-    tools,
-    handsOff,
-    needs: [],
-    after: [],
-  });
+  const plain = step(`${name}.${side}`, phase, text, handsOn, { wait, cautions, tools, handsOff, after: [] });
   return [
     {
       ...plain,
@@ -183,7 +197,8 @@ function accessStep(
       kind: 'access',
       itemIds,
       components: [],
-      access: { name, side },
+      needs: [],
+      access,
       continues: null,
       follows: [],
     },
@@ -191,13 +206,15 @@ function accessStep(
 }
 
 /** The accesses that steps need, each opened and closed once. */
-function accessSteps(steps: readonly SheetStep[]): SheetStep[] {
+function accessSteps(steps: readonly SheetStep[], { spec }: MachineSetUp): SheetStep[] {
   const isWarm = steps.some(({ needs }) => needs.includes('warm'));
-  return ACCESS_ORDER.flatMap((name) => {
+  return [...accessesOf(spec)].flatMap(([name, own], place) => {
     const users = steps.filter(({ needs }) => needs.includes(name));
     if (users.length === 0) return [];
     const itemIds = [...new Set(users.flatMap((user) => user.itemIds))];
-    return [...accessStep(name, 'open', itemIds, isWarm), ...accessStep(name, 'close', itemIds, isWarm)];
+    return (['open', 'close'] as const).flatMap((side) =>
+      accessStep(own, { name, side, place }, itemIds, isWarm),
+    );
   });
 }
 
@@ -208,9 +225,8 @@ export function sheetSteps(setUp: MachineSetUp): SheetStep[] {
   const byKey = new Map<string, SheetStep>();
   for (const asked of askedFor(setUp.items)) {
     for (const own of stepsOf(asked, setUp)) {
-      const held = holdsAccess(own.phase) ? own : { ...own, needs: [] };
       const known = byKey.get(own.key);
-      byKey.set(own.key, known ? merged(known, held) : held);
+      byKey.set(own.key, known ? merged(known, own) : own);
     }
   }
   const work = [...byKey.values()];
@@ -221,11 +237,12 @@ export function sheetSteps(setUp: MachineSetUp): SheetStep[] {
     kind: 'visit' as const,
     itemIds: all,
     components: [],
+    needs: [],
     access: null,
     continues: null,
     follows: [],
   }));
-  const opens = accessSteps(work);
+  const opens = accessSteps(work, setUp);
   const closes = opens.filter(({ access }) => access?.side === 'close').reverse();
   const rest = [...visit, ...opens.filter(({ access }) => access?.side === 'open'), ...work, ...closes];
   return rest

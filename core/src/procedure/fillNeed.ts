@@ -8,7 +8,10 @@ function prefillOf({ rules, fittings }: MachineSetUp): Prefill {
 }
 
 /** What a step fills, by the fittings of the machine and the house rules; null where it fills nothing. */
-export function fillNeedOf({ fills, fluid }: Step, setUp: MachineSetUp): FillNeed | null {
+export function fillNeedOf(
+  { fills, fluid }: Pick<Step, 'fills' | 'fluid'>,
+  setUp: MachineSetUp,
+): FillNeed | null {
   if (!fills) return null;
   const { litresWithFilter, litresWithoutFilter, filterChanged } = fills;
   return {

@@ -29,6 +29,7 @@ const NO_CARD: MachineSetUp['spec'] = {
   decks: [],
   charging: [],
   fittings: [],
+  access: [],
   tools: [],
 };
 

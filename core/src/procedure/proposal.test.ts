@@ -71,7 +71,7 @@ describe('what is worth doing in a visit', () => {
       itemId: AIR.id,
       reason: {
         kind: 'openAlready',
-        access: ['hoodOff'],
+        access: ['hood off'],
         savedMinutes: 4,
         thrownAway: expect.closeTo(0.1, 9),
       },

@@ -4,10 +4,10 @@ import { daysBetween } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { WorkingState } from '../season/usePlan.js';
 import type { DueAnswer } from '../schedule/due.js';
-import { ACCESS } from './access.js';
-import type { Access } from './access.js';
 import { sheetSteps } from './compose.js';
 import type { MachineSetUp, WorkItem } from './machineSetUp.js';
+import { accessesOf } from './ownAccess.js';
+import type { AccessName } from './ownAccess.js';
 
 /** Why an item is worth doing in a visit. */
 export type ProposalReason =
@@ -16,7 +16,8 @@ export type ProposalReason =
   /** it is coming, and what it needs is open already */
   | {
       readonly kind: 'openAlready';
-      readonly access: readonly Access[];
+      /** what is open, in words: "hood off" */
+      readonly access: readonly string[];
       /** minutes of opening and closing that it need not do once more */
       readonly savedMinutes: number;
       /** share of its interval that is thrown away, 0 to 1 */
@@ -37,22 +38,28 @@ export interface Proposal {
 const MOST_THROWN_AWAY = 0.35;
 const MOST_OF_A_PART = 0.15;
 /** Every machine is made safe and run warm or cool anyway; what counts is what comes off. */
-const COSTS_NOTHING: ReadonlySet<Access> = new Set(['safe', 'warm', 'cool']);
+const COSTS_NOTHING: ReadonlySet<AccessName> = new Set(['safe', 'warm', 'cool']);
 
-function accessOf(setUp: MachineSetUp, items: readonly WorkItem[]): Access[] {
+function accessOf(setUp: MachineSetUp, items: readonly WorkItem[]): AccessName[] {
   const needs = sheetSteps({ ...setUp, items }).flatMap((step) => step.needs);
   return [...new Set(needs)].filter((access) => !COSTS_NOTHING.has(access));
 }
 
-function minutesOf(access: Access): number {
-  const { open, close } = ACCESS[access];
-  return open.handsOn + (close?.handsOn ?? 0);
+/** Minutes of opening and closing what is open in a visit. */
+function minutesOpen(setUp: MachineSetUp, items: readonly WorkItem[]): ReadonlyMap<AccessName, number> {
+  const all = accessesOf(setUp.spec);
+  return new Map(
+    accessOf(setUp, items).map((name) => {
+      const { open, close } = all.get(name) ?? {};
+      return [name, (open?.handsOn ?? 0) + (close?.handsOn ?? 0)];
+    }),
+  );
 }
 
 function reasonOf(
   answer: DueAnswer,
   item: WorkItem,
-  openMinutes: ReadonlyMap<Access, number>,
+  openMinutes: ReadonlyMap<AccessName, number>,
   setUp: MachineSetUp,
 ): ProposalReason | null {
   const thrownAway = 1 - Math.min(1, Math.max(0, answer.deciding?.used ?? 0));
@@ -64,7 +71,10 @@ function reasonOf(
     .filter(({ kind }) => kind === 'work' || kind === 'shared')
     .reduce((sum, step) => sum + step.handsOn, 0);
   const isWorth = savedMinutes > 0 && savedMinutes >= thrownAway * ownMinutes;
-  return isWorth ? { kind: 'openAlready', access, savedMinutes, thrownAway } : null;
+  if (!isWorth) return null;
+  const all = accessesOf(setUp.spec);
+  const words = access.flatMap((name) => all.get(name)?.words ?? []);
+  return { kind: 'openAlready', access: words, savedMinutes, thrownAway };
 }
 
 const NEAR_DAYS = 45;
@@ -145,14 +155,13 @@ export function proposeItems(
   });
   now.push(...yearlyItems(answers, setUp, visit));
   const chosen = new Set(now.map(({ itemId }) => itemId));
-  const open = accessOf(
+  const openMinutes = minutesOpen(
     setUp,
     setUp.items.filter(({ id }) => chosen.has(id)),
   );
-  const openMinutes = new Map(open.map((name) => [name, minutesOf(name)]));
   const along = answers.flatMap((answer): Proposal[] => {
     const item = items.get(answer.item.id);
-    if (!item || chosen.has(item.id) || open.length === 0) return [];
+    if (!item || chosen.has(item.id) || openMinutes.size === 0) return [];
     const reason = reasonOf(answer, item, openMinutes, setUp);
     return reason ? [{ itemId: item.id, reason }] : [];
   });

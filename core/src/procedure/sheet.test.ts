@@ -11,6 +11,18 @@ import type { Sheet } from './sheet.js';
 import { ANNUAL_MOWER, ANNUAL_TRACTOR, MOWER_SPEC, setUp, TRACTOR, work } from './testing/jobs.js';
 import { HOUSE_RULES, withDefaults } from '../site/houseRules.js';
 
+const WAYS = (['fuelFilter', 'sparkPlugs', 'engineOilFilter', 'axles', 'belts'] as const).flatMap(
+  (component) =>
+    ([null, 'batteryOut', 'deckRaised'] as const).map((opens) => ({
+      component,
+      opens,
+      name: opens ? '' : `cover of ${component}`,
+      note: '',
+      openMinutes: 2,
+      closeMinutes: null,
+    })),
+);
+
 const SETTINGS = fc.record({
   machineClass: fc.constantFrom('ridingMower', 'zeroTurn', 'compactTractor', 'utilityVehicle'),
   fuel: fc.constantFrom('gasoline', 'diesel'),
@@ -22,6 +34,7 @@ const SETTINGS = fc.record({
       HOUSE_RULES.map(({ key, options }) => [key, fc.constantFrom(...options.map((each) => each.key))]),
     ),
   ),
+  access: fc.subarray([...WAYS]),
   items: fc.subarray([...ANNUAL_MOWER, ...ANNUAL_TRACTOR.slice(1)], { minLength: 1 }),
 });
 
@@ -32,12 +45,14 @@ function drawn({
   oilFilter,
   fuelFilter,
   rules,
+  access,
   items,
 }: typeof SETTINGS extends fc.Arbitrary<infer T> ? T : never): MachineSetUp {
   return setUp(items, {
     machineClass,
     fuel,
     fittings: { oilDrain, oilFilter, fuelFilter },
+    spec: { ...MOWER_SPEC, access },
     rules: withDefaults(rules),
   });
 }
@@ -94,7 +109,15 @@ describe('a sheet', () => {
   });
 
   it('opens the hood before the battery and closes them the other way round', () => {
-    const sheet = composeSheet(setUp(ANNUAL_TRACTOR, TRACTOR));
+    const behind = {
+      opens: 'batteryOut',
+      name: '',
+      note: '',
+      openMinutes: null,
+      closeMinutes: null,
+    } as const;
+    const spec = { ...MOWER_SPEC, access: [{ ...behind, component: 'fuelFilter' as const }] };
+    const sheet = composeSheet(setUp(ANNUAL_TRACTOR, { ...TRACTOR, spec }));
     const keys = [
       'access.hoodOff.open',
       'access.batteryOut.open',

@@ -1,4 +1,3 @@
-import { ACCESS_ORDER } from './access.js';
 import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
 import { drainedLitres, filledLitres } from './fluidsOf.js';
@@ -46,9 +45,9 @@ function sameFluidWay(earlier: SheetStep, later: SheetStep): boolean {
 /** Accesses are opened one after the other and closed the other way round: what lies on top comes off first and goes on last. */
 function isInTurn(earlier: SheetStep, later: SheetStep): boolean {
   if (!earlier.access || !later.access || earlier.phase !== later.phase) return false;
-  const { name, side } = earlier.access;
+  const { place, side } = earlier.access;
   if (side !== later.access.side) return false;
-  const apart = ACCESS_ORDER.indexOf(later.access.name) - ACCESS_ORDER.indexOf(name);
+  const apart = later.access.place - place;
   // What cools or warms by itself holds nothing up.
   return earlier.handsOff === 0 && (side === 'open' ? apart > 0 : apart < 0);
 }

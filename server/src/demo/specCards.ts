@@ -141,6 +141,24 @@ function tractor(): SpecCardDto {
       { component: 'threePointLinkage', name: '', where: 'lifting rods', strokes: 3 },
     ],
     filters: [{ component: 'engineOilFilter', name: '', note: 'spin-on, 80 mm' }],
+    access: [
+      {
+        component: 'fuelFilter',
+        opens: 'batteryOut',
+        name: '',
+        note: '',
+        openMinutes: null,
+        closeMinutes: null,
+      },
+      {
+        component: 'engineOilFilter',
+        opens: null,
+        name: 'side panel, right',
+        note: 'two clips and a 10 mm bolt; lift the hydraulic lines to slip it in',
+        openMinutes: 2,
+        closeMinutes: 3,
+      },
+    ],
     tools: [{ component: 'engineDrainPlug', name: '', note: 'two plugs, 17 mm: both must be drained' }],
   };
 }

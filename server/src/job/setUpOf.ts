@@ -13,13 +13,13 @@ export function setUpOf(
 ): MachineSetUp {
   const { machineClass, fuel } = machine;
   const card = storedCardOrEmpty(machine.spec);
-  const { fluids, torques, plugs, tyres, plays, decks, charging, fittings, tools, service } = card;
+  const { service, ...spec } = card;
   return {
     machineClass,
     fuel,
     cooling: machine.cooling ?? (fuel === 'diesel' ? 'liquid' : 'air'),
     fittings: service ?? usualFittings(machineClass, fuel),
-    spec: { fluids, torques, plugs, tyres, plays, decks, charging, fittings, tools },
+    spec,
     rules: rulesOf(site),
     items: facts.items
       .filter(({ id }) => itemIds === null || itemIds.has(id))

@@ -52,7 +52,10 @@ const visit = (over: Partial<VisitDto> = {}): VisitDto => ({
   vessels: { panLitres: 8, extractorLitres: 6, roomLitres: 40 },
   proposals: [
     { itemId: 'hoses', reason: { kind: 'due' } },
-    { itemId: 'air', reason: { kind: 'openAlready', access: ['hoodOff'], savedMinutes: 4, thrownAway: 0.1 } },
+    {
+      itemId: 'air',
+      reason: { kind: 'openAlready', access: ['hood off'], savedMinutes: 4, thrownAway: 0.1 },
+    },
   ],
   needs: [
     {

@@ -2,7 +2,6 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import { useQuery } from '@tanstack/react-query';
 import type { DueLineDto, JobDto, OpenJobDto, ProposalDto, VisitDto } from '@yugator/contracts';
-import { ACCESS } from '@yugator/core';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
@@ -35,7 +34,7 @@ function proposalWords({ reason }: ProposalDto): string {
         ? 'yearly, and done before the lay-up here'
         : 'yearly, and done before the season here';
     case 'openAlready': {
-      const open = reason.access.map((access) => ACCESS[access].words).join(' and ');
+      const open = reason.access.join(' and ');
       const thrown = Math.round(reason.thrownAway * 100);
       return `worth doing now: ${open} anyway, saves ${reason.savedMinutes} min and throws ${thrown} % of its interval away`;
     }

@@ -29,7 +29,7 @@ function Cell({ form, name, machineClass, column: { kind, label, example } }: Ce
         form={form}
         name={name}
         label={label}
-        choices={[['', 'not said'], ...Object.entries(kind.words)]}
+        choices={[['', kind.none], ...Object.entries(kind.words)]}
       />
     );
   }

@@ -1,4 +1,5 @@
 import type { SpecCardDto } from '@yugator/contracts';
+import { ACCESS, CARD_ACCESS } from '@yugator/core';
 import type { ComponentKind, Dimension, LevelReading } from '@yugator/core';
 
 /** How the text of a cell is read: as words, a figure with a unit, a range of it, a whole number, degrees, or an axle. */
@@ -9,11 +10,11 @@ export type CellKind =
   /** what the line is called besides its component */
   | { readonly is: 'ownName' }
   | { readonly is: 'value' | 'range'; readonly of: Dimension; readonly need: boolean }
-  | { readonly is: 'whole' }
+  | { readonly is: 'whole'; readonly need: boolean }
   | { readonly is: 'degrees' }
   | { readonly is: 'axle' }
   /** one of a closed list, by its key; empty where nobody said */
-  | { readonly is: 'choice'; readonly words: Readonly<Record<string, string>> };
+  | { readonly is: 'choice'; readonly words: Readonly<Record<string, string>>; readonly none: string };
 
 export interface SpecColumn {
   readonly key: string;
@@ -55,11 +56,16 @@ const quantity = (key: string, label: string, of: Dimension, example: string, ne
   example,
   kind: { is: 'value', of, need },
 });
-const choice = (key: string, label: string, list: Readonly<Record<string, string>>): SpecColumn => ({
+const choice = (
+  key: string,
+  label: string,
+  list: Readonly<Record<string, string>>,
+  none = 'not said',
+): SpecColumn => ({
   key,
   label,
   example: '',
-  kind: { is: 'choice', words: list },
+  kind: { is: 'choice', words: list, none },
 });
 const range = (label: string, of: Dimension, example: string): SpecColumn => ({
   key: 'range',
@@ -76,6 +82,8 @@ const LEVEL_WORDS: Record<LevelReading, string> = {
   levelPlug: 'level plug',
   reservoir: 'reservoir',
 };
+
+const ACCESS_WORDS = Object.fromEntries(CARD_ACCESS.map((name) => [name, ACCESS[name].words]));
 
 export const SPEC_SECTIONS: readonly SpecSection[] = [
   {
@@ -170,7 +178,7 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
       component('Greases', 'deck spindles', 'structure'),
       ownName('name', 'Left front spindle'),
       words('where', 'Where', 'three, from above', false),
-      { key: 'strokes', label: 'Usual strokes', example: '3', kind: { is: 'whole' } },
+      { key: 'strokes', label: 'Usual strokes', example: '3', kind: { is: 'whole', need: true } },
     ],
   },
   {
@@ -180,6 +188,18 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
       component('Filter', 'engine oil filter', 'filter'),
       ownName('name', 'Inner element'),
       words('note', 'Size', 'spin-on, 65 mm', false),
+    ],
+  },
+  {
+    key: 'access',
+    title: 'What has to be opened',
+    columns: [
+      component('To reach', 'fuel filter'),
+      choice('opens', 'Opened is', ACCESS_WORDS, 'its own, named beside'),
+      words('name', 'Its own name', 'Side panel, right', false),
+      words('note', 'Tools, and how', 'four bolts, 10 mm; one is longer', false),
+      { key: 'openMinutes', label: 'Minutes open', example: '3', kind: { is: 'whole', need: false } },
+      { key: 'closeMinutes', label: 'Minutes close', example: '4', kind: { is: 'whole', need: false } },
     ],
   },
   {

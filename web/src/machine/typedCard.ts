@@ -127,6 +127,7 @@ function parseCell(typed: string, column: SpecColumn, system: UnitSystem): Parse
     case 'range':
       return text === '' && !kind.need ? { values: { [key]: null } } : parseMeasure(text, column, system);
     case 'whole':
+      if (text === '' && !kind.need) return { values: { [key]: null } };
       return /^\d+$/.test(text)
         ? { values: { [key]: Number(text) } }
         : { fault: `Type a whole number, such as ${example}.` };

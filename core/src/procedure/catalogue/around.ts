@@ -143,10 +143,10 @@ export const BATTERY_CLEAN: Procedure = {
     step(
       'clean',
       'whileItDrains',
-      'Brush top, posts and clamps; a thin film of grease or spray when they are tight again. Water in a serviceable battery.',
+      'Negative clamp off first, then positive. Brush top, posts and clamps, from side to side, never along both posts at once. Positive back first, negative last; a thin film of grease or spray when they are tight. Water in a serviceable battery.',
       6,
       {
-        needs: ['safe', 'batteryOut'],
+        needs: underHood(setUp),
         cautions: ['batteryOrder'],
         tools: ['terminal brush', 'gloves and goggles'],
       },

@@ -4,11 +4,9 @@ import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
 
-/** Under the hood of a tractor, behind the battery; within reach elsewhere. */
+/** Under the hood of a tractor; within reach elsewhere. What else is in the way, the card says. */
 function reach({ machineClass }: MachineSetUp) {
-  return machineClass === 'compactTractor'
-    ? (['safe', 'hoodOff', 'batteryOut'] as const)
-    : (['safe', 'cool'] as const);
+  return machineClass === 'compactTractor' ? (['safe', 'hoodOff'] as const) : (['safe', 'cool'] as const);
 }
 
 const BLEED = 'Open the bleed screw, turn the pump by hand until fuel comes without bubbles, and close it.';

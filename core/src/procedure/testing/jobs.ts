@@ -20,6 +20,7 @@ export const MOWER_SPEC: MachineSpec = {
   fittings: [{ component: 'axles', name: 'Axle pivot', where: 'left', strokes: 3 }],
   decks: [],
   charging: [],
+  access: [],
   tools: [],
 };
 
