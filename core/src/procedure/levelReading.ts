@@ -1,5 +1,4 @@
 import type { Component } from '../component/components.js';
-import type { MachineSpec } from './machineSetUp.js';
 
 /** How the level of a fluid is read on a machine. */
 export const LEVEL_READINGS = [
@@ -25,17 +24,22 @@ export const READING_WORDS: Record<LevelReading, string> = {
   reservoir: 'Read the reservoir between its marks.',
 };
 
+/** The part of a card that says so. */
+interface Card {
+  readonly fluids: readonly {
+    readonly component?: Component | null;
+    readonly reading?: LevelReading | null;
+    readonly readAt?: ReadAt | null;
+  }[];
+}
+
 /** The way that the card names; `usual` where it names none. */
-export function readingWords(
-  { fluids }: Pick<MachineSpec, 'fluids'>,
-  fluid: Component,
-  usual: string,
-): string {
+export function readingWords({ fluids }: Card, fluid: Component, usual: string): string {
   const reading = fluids.find(({ component }) => component === fluid)?.reading;
   return reading ? READING_WORDS[reading] : usual;
 }
 
 /** Whether the card wants the level read warm. */
-export function isReadWarm({ fluids }: Pick<MachineSpec, 'fluids'>, fluid: Component): boolean {
+export function isReadWarm({ fluids }: Card, fluid: Component): boolean {
   return fluids.find(({ component }) => component === fluid)?.readAt === 'warm';
 }

@@ -5,7 +5,7 @@ import type { HouseRules } from '../site/houseRules.js';
 import type { Action } from '../schedule/item.js';
 import type { ApprovedGrade } from '../fluid/viscosity.js';
 import type { LevelReading, ReadAt } from './levelReading.js';
-import type { CardAccess } from './ownAccess.js';
+import type { AccessLine } from './ownAccess.js';
 import type { Figure, FluidNeed, LevelNeed, Step } from './step.js';
 
 /** How the oil of an engine comes out. */
@@ -79,17 +79,7 @@ export interface MachineSpec {
     readonly strokes: number;
   }[];
   /** what has to be opened on this machine to reach a component, in the order in which it is opened */
-  readonly access: readonly {
-    readonly component?: Component | null;
-    /** one of those that any machine may have; null for one of its own, by its name */
-    readonly opens: CardAccess | null;
-    readonly name: string;
-    /** tools and sizes, and how */
-    readonly note: string;
-    /** minutes of hands; null where nobody said */
-    readonly openMinutes: number | null;
-    readonly closeMinutes: number | null;
-  }[];
+  readonly access: readonly AccessLine[];
   readonly tools: readonly {
     readonly component?: Component | null;
     readonly name: string;

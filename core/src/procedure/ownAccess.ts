@@ -1,7 +1,6 @@
 import type { Component } from '../component/components.js';
 import { ACCESS, accessAct } from './access.js';
 import type { Access, AccessSpec } from './access.js';
-import type { MachineSpec } from './machineSetUp.js';
 
 /** What a machine has of its own to open is named by its card, behind this. */
 const OWN = 'own:';
@@ -14,13 +13,29 @@ export type CardAccess = (typeof CARD_ACCESS)[number];
 /** Hands that open or close what the card gives no minutes for. */
 const USUAL_MINUTES = 3;
 
-type Line = MachineSpec['access'][number];
+/** What has to be opened on a machine to reach a component. */
+export interface AccessLine {
+  readonly component?: Component | null;
+  /** one of those that any machine may have; null for one of its own, by its name */
+  readonly opens: CardAccess | null;
+  readonly name: string;
+  /** tools and sizes, and how */
+  readonly note: string;
+  /** minutes of hands; null where nobody said */
+  readonly openMinutes: number | null;
+  readonly closeMinutes: number | null;
+}
 
-function nameOf({ opens, name }: Line): AccessName {
+/** The part of a card that says so, in the order in which it is opened. */
+interface Card {
+  readonly access: readonly AccessLine[];
+}
+
+function nameOf({ opens, name }: AccessLine): AccessName {
   return opens ?? `${OWN}${name.trim()}`;
 }
 
-function specOf({ name, note, openMinutes, closeMinutes }: Line): AccessSpec {
+function specOf({ name, note, openMinutes, closeMinutes }: AccessLine): AccessSpec {
   const how = note ? ` (${note})` : '';
   return {
     words: name,
@@ -41,7 +56,7 @@ function specOf({ name, note, openMinutes, closeMinutes }: Line): AccessSpec {
  * All that can be opened on a machine, in the order in which it is opened: what every machine has, then what its card names, from the
  * first line to the last. Several lines of one name are one thing that opens the way to several components.
  */
-export function accessesOf({ access }: Pick<MachineSpec, 'access'>): ReadonlyMap<AccessName, AccessSpec> {
+export function accessesOf({ access }: Card): ReadonlyMap<AccessName, AccessSpec> {
   const all = new Map<AccessName, AccessSpec>(Object.entries(ACCESS) as [Access, AccessSpec][]);
   for (const line of access) {
     const name = nameOf(line);
@@ -51,10 +66,7 @@ export function accessesOf({ access }: Pick<MachineSpec, 'access'>): ReadonlyMap
 }
 
 /** What the card wants opened to reach some components. */
-export function wayTo(
-  { access }: Pick<MachineSpec, 'access'>,
-  components: readonly Component[],
-): readonly AccessName[] {
+export function wayTo({ access }: Card, components: readonly Component[]): readonly AccessName[] {
   return access.flatMap((line) =>
     line.component && components.includes(line.component) ? [nameOf(line)] : [],
   );

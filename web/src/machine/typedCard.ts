@@ -112,8 +112,15 @@ function parseWords(text: string, { key, kind, label }: SpecColumn): Parsed {
   return isMissing ? { fault: `${label} is missing.` } : { values: { [key]: text } };
 }
 
+function parseWhole(text: string, { key, kind, example }: SpecColumn): Parsed {
+  if (text === '' && kind.is === 'whole' && !kind.need) return { values: { [key]: null } };
+  return /^\d+$/.test(text)
+    ? { values: { [key]: Number(text) } }
+    : { fault: `Type a whole number, such as ${example}.` };
+}
+
 function parseCell(typed: string, column: SpecColumn, system: UnitSystem): Parsed {
-  const { key, kind, example } = column;
+  const { key, kind } = column;
   const text = typed.trim();
   switch (kind.is) {
     case 'component':
@@ -127,10 +134,7 @@ function parseCell(typed: string, column: SpecColumn, system: UnitSystem): Parse
     case 'range':
       return text === '' && !kind.need ? { values: { [key]: null } } : parseMeasure(text, column, system);
     case 'whole':
-      if (text === '' && !kind.need) return { values: { [key]: null } };
-      return /^\d+$/.test(text)
-        ? { values: { [key]: Number(text) } }
-        : { fault: `Type a whole number, such as ${example}.` };
+      return parseWhole(text, column);
     case 'degrees':
       return parseDegrees(text, column);
   }
