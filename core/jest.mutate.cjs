@@ -1,7 +1,7 @@
 // The tests that mutants are tried against: all but those that repeat something thousands of times.
 const config = require('./jest.config.cjs');
 
-process.env.ORACLE_MACHINES = '60';
+process.env.ORACLE_MACHINES = '25';
 const { SUBJECT } = process.env;
 
 module.exports = {
