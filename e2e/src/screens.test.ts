@@ -48,6 +48,7 @@ async function screens(page: Page): Promise<[path: string, words: string][]> {
     ['/bench/fill', 'Pour until'],
     ['/bench/viscosity', 'SAE J300'],
     ['/bench/units', '20.337'],
+    ['/bench/no-start?turns=nothing&rest=12.6&load=9.2&celsius=21', 'A new battery'],
     ['/nowhere', 'There is no such page'],
   ];
 }

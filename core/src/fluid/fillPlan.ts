@@ -1,8 +1,11 @@
 /** How full the new filter is filled before it is screwed on. */
-export type Prefill = 'none' | 'half' | 'full';
+export type Prefill = 'none' | 'quarter' | 'half' | 'full';
 
-/** To the full mark in two stages, or in one pour to a shade below it. */
-export type FillTarget = 'fullMark' | 'shadeUnder';
+/**
+ * To the full mark in two stages, in one pour to a shade below it, or with the book's figure without filter first and what the filter
+ * took after the run.
+ */
+export type FillTarget = 'fullMark' | 'shadeUnder' | 'withoutFilterFirst';
 
 export interface FillNeed {
   /** litres, the filter changed too */
@@ -49,11 +52,12 @@ function refillOf(need: FillNeed): number {
   return Math.max(0, capacity - Math.max(0, retained));
 }
 
-const PREFILLED: Record<Prefill, number> = { none: 0, half: 0.5, full: 1 };
+const PREFILLED: Record<Prefill, number> = { none: 0, quarter: 0.25, half: 0.5, full: 1 };
 
 /**
  * The plan of a refill, in litres. The first pour leaves room for what the filter will swallow and a twentieth more; the rest goes in
- * by the dipstick after the first run. With `shadeUnder` one pour ends just below the mark. Never more than the engine takes.
+ * by the dipstick after the first run. With `shadeUnder` one pour ends just below the mark; with `withoutFilterFirst` the first
+ * pour is the book's figure without filter. Never more than the engine takes.
  */
 export function fillPlan(need: FillNeed): FillPlan {
   const refill = refillOf(need);
@@ -63,7 +67,9 @@ export function fillPlan(need: FillNeed): FillPlan {
     const target = Math.max(prefilled, refill * (1 - SHADE));
     return { target, prefilled, firstPour: target - prefilled, topUp: 0 };
   }
-  const firstPour = Math.max(0, refill - takes - refill * MARGIN);
+  const held =
+    need.target === 'withoutFilterFirst' && need.capacityWithoutFilter !== null ? 0 : refill * MARGIN;
+  const firstPour = Math.max(0, Math.min(refill - prefilled, refill - takes - held));
   return { target: refill, prefilled, firstPour, topUp: refill - prefilled - firstPour };
 }
 
@@ -83,7 +89,7 @@ const TOLERANCE_OF_MARKS = 0.05;
  */
 export function atDipstick(reading: number, betweenMarks: number, target: FillTarget): DipstickAdvice {
   if (reading > 1 + TOLERANCE_OF_MARKS) return { kind: 'overfull', litres: (reading - 1) * betweenMarks };
-  const wanted = target === 'fullMark' ? 1 : 0.9;
+  const wanted = target === 'shadeUnder' ? 0.9 : 1;
   const missing = wanted - reading;
   return missing <= TOLERANCE_OF_MARKS ? { kind: 'full' } : { kind: 'add', litres: missing * betweenMarks };
 }

@@ -42,6 +42,21 @@ describe('a fill plan', () => {
     expect(fillPlan({ ...NEED, target: 'shadeUnder' })).toMatchObject({ firstPour: 1.92, topUp: 0 });
   });
 
+  it("pours the book's figure without filter first, where the shop holds it so, and reads what the filter took", () => {
+    const target = 'withoutFilterFirst';
+    expect(fillPlan({ ...NEED, target })).toMatchObject({ firstPour: 1.7, topUp: expect.closeTo(0.3, 9) });
+    // What stayed in is no room; with the filter left on the book's figure is all.
+    expect(fillPlan({ ...NEED, target, retained: 0.4 }).firstPour).toBeCloseTo(1.3, 9);
+    expect(fillPlan({ ...NEED, target, filterChanged: false })).toMatchObject({ firstPour: 1.7, topUp: 0 });
+    // A book with one figure: as in two stages.
+    const one = { ...NEED, capacityWithoutFilter: null };
+    expect(fillPlan({ ...one, target })).toEqual(fillPlan(one));
+  });
+
+  it('counts the quarter that a rolled filter has drunk', () => {
+    expect(fillPlan({ ...NEED, prefill: 'quarter' }).prefilled).toBeCloseTo(0.075, 9);
+  });
+
   it('takes off what stayed in', () => {
     expect(fillPlan({ ...NEED, retained: 0.4 }).target).toBeCloseTo(1.6, 9);
   });
@@ -59,8 +74,8 @@ describe('a fill plan', () => {
           capacityWithoutFilter: fc.option(LITRES),
           retained: LITRES,
           filterChanged: fc.boolean(),
-          prefill: fc.constantFrom('none', 'half', 'full'),
-          target: fc.constantFrom('fullMark', 'shadeUnder'),
+          prefill: fc.constantFrom('none', 'quarter', 'half', 'full'),
+          target: fc.constantFrom('fullMark', 'shadeUnder', 'withoutFilterFirst'),
         }),
         (drawn) => {
           const need = drawn as FillNeed;

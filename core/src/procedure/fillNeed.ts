@@ -4,6 +4,7 @@ import type { FluidNeed, Step } from './step.js';
 
 function prefillOf({ rules, fittings }: MachineSetUp): Prefill {
   if (rules.prefill === 'never' || fittings.oilFilter === 'none') return 'none';
+  if (rules.prefill === 'quarterAndRoll') return 'quarter';
   return fittings.oilFilter === 'upright' ? 'full' : 'half';
 }
 

@@ -138,6 +138,20 @@ describe('a sheet', () => {
     expect(keysOf(sheet)).not.toContain('engineOil.close');
   });
 
+  it('snugs the filter, rolls its oil in, and pours the smaller figure first, where the shop holds it so', () => {
+    const rules = withDefaults({
+      filterTightness: 'snug',
+      prefill: 'quarterAndRoll',
+      fillTarget: 'withoutFilterFirst',
+    });
+    const set = setUp([oil], { rules });
+    const steps = composeSheet(set).steps;
+    const on = steps.find(({ key }) => key === 'oilFilter.filterOn');
+    expect(on?.text).toMatch(/a quarter and roll it.*90° more with the wrench\. Never back it off/);
+    const pour = steps.find(({ key }) => key === 'engineOil.pour');
+    expect(pour && fillNeedOf(pour, set)).toMatchObject({ prefill: 'quarter', target: 'withoutFilterFirst' });
+  });
+
   it.each(OIL_DRAINS)(
     'closes a drain of the kind %s as it is made: only a plug has a washer and a torque',
     (oilDrain) => {

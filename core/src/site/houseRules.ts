@@ -30,6 +30,11 @@ export const HOUSE_RULES = [
       option('turn', '¾ to 1 turn after contact, by hand', 'The gasket is squeezed the same every time.'),
       option('hand', 'Hand-tight', 'It comes off again without a wrench.'),
       option('maker', "The maker's figure", 'Where the filter or the book prints one, it was tested.'),
+      option(
+        'snug',
+        'By hand, then 90° more with the wrench',
+        'It cannot shake loose, and comes off with the same wrench.',
+      ),
     ],
   },
   {
@@ -38,6 +43,11 @@ export const HOUSE_RULES = [
     changes: 'The filter step, the first pour and the top-up.',
     options: [
       option('asItHangs', 'Full if it hangs upright, half if it lies', 'The engine has oil sooner.'),
+      option(
+        'quarterAndRoll',
+        'A quarter, and rolled until the pleats have drunk it',
+        'Nothing runs out while it is screwed on, however it hangs.',
+      ),
       option('never', 'Never', 'Nothing unfiltered gets into the clean side, and nothing drips.'),
     ],
   },
@@ -62,6 +72,11 @@ export const HOUSE_RULES = [
     options: [
       option('fullMark', 'To the full mark, in two stages', 'The filter swallows oil after the first run.'),
       option('shadeUnder', 'A shade under the full mark', 'Oil expands, and too much does more harm.'),
+      option(
+        'withoutFilterFirst',
+        "First the book's figure without filter, then up to the mark",
+        'What the filter takes is read, not reckoned.',
+      ),
     ],
   },
   {
@@ -186,6 +201,14 @@ export const REFUSED_PRACTICES = [
   {
     practice: 'A substitute filter smaller than the original',
     why: 'It clogs earlier and then lets the oil past unfiltered.',
+  },
+  {
+    practice: 'Used engine oil on chains or as form oil',
+    why: 'It carries metal and soot into the ground and onto skin. It is collected, and nothing else (40 CFR 279).',
+  },
+  {
+    practice: 'Bridging a safety switch',
+    why: 'It is what stops the blades when somebody falls off. A machine without it stays in the shed.',
   },
   {
     practice: 'Working under a raised bed or deck without its prop',

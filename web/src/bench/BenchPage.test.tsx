@@ -1,8 +1,10 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import { SessionContext } from '../session/useSession.js';
 import { SITE } from '../testing/fixtures.js';
+import { press, type as typeAs } from '../testing/user.js';
 import { BenchPage } from './BenchPage.js';
 
 function Address() {
@@ -80,5 +82,29 @@ describe('the bench', () => {
     show('/bench/units');
     expect(screen.getByText('20.337')).toBeDefined();
     expect(screen.getByText('206.843')).toBeDefined();
+  });
+
+  it('searches why a machine does not start, question by question, down to a new battery', async () => {
+    show('/bench/no-start');
+    expect(screen.queryByLabelText('At rest, V')).toBeNull();
+    await userEvent.click(screen.getByRole('radio', { name: 'Nothing at all' }));
+    await typeAs('At rest, V', '11.8');
+    await typeAs('After the charge, V', '12.6');
+    await typeAs('Under load, V', '9.2');
+    expect(screen.getByRole('status')).toBeEmptyDOMElement();
+    await typeAs('Battery, °C', '70 F');
+    // At 70 °F the table asks 9.6 V.
+    expect(screen.getByText(/At 21.°C it must stand at 9.6 V or more/)).toBeVisible();
+    expect(screen.getByRole('status')).toHaveTextContent('A new battery');
+    expect(screen.getByTestId('address')).toHaveTextContent('load=9.2');
+    await press('Begin again');
+    expect(screen.getByTestId('address')).toBeEmptyDOMElement();
+    expect(screen.queryByLabelText('At rest, V')).toBeNull();
+  });
+
+  it('takes an address that says what nobody offered for no answer', () => {
+    show('/bench/no-start?turns=explodes&rest=lots');
+    expect(screen.getAllByRole('radio').every((each) => !(each as HTMLInputElement).checked)).toBe(true);
+    expect(screen.getByRole('status')).toBeEmptyDOMElement();
   });
 });

@@ -5,6 +5,7 @@ import { Empty } from '../page/Empty.js';
 import { PageHead } from '../page/PageHead.js';
 import styles from './bench.module.css';
 import { BatteryTool, DeckTool, GreaseTool, LoaderTool, PlayTool, UnitsTool } from './CheckTools.js';
+import { NoStartTool } from './NoStartTool.js';
 import { DrainTool, FillTool, ViscosityTool } from './FluidTools.js';
 
 const TOOLS: readonly { readonly key: string; readonly word: string; readonly tool: ReactNode }[] = [
@@ -13,6 +14,7 @@ const TOOLS: readonly { readonly key: string; readonly word: string; readonly to
   { key: 'viscosity', word: 'Oil grade', tool: <ViscosityTool /> },
   { key: 'units', word: 'Units', tool: <UnitsTool /> },
   { key: 'battery', word: 'Battery', tool: <BatteryTool /> },
+  { key: 'no-start', word: 'It does not start', tool: <NoStartTool /> },
   { key: 'grease', word: 'Grease', tool: <GreaseTool /> },
   { key: 'play', word: 'Belt and free play', tool: <PlayTool /> },
   { key: 'deck', word: 'Deck level', tool: <DeckTool /> },

@@ -16,10 +16,16 @@ import styles from './bench.module.css';
 import { QuantityParam, useQuantity } from './QuantityParam.js';
 import { useChoiceParam, useParam } from './useParam.js';
 
-const PREFILLS: Record<Prefill, string> = { none: 'Not at all', half: 'Half', full: 'Full' };
+const PREFILLS: Record<Prefill, string> = {
+  none: 'Not at all',
+  quarter: 'A quarter',
+  half: 'Half',
+  full: 'Full',
+};
 const TARGETS: Record<FillTarget, string> = {
   fullMark: 'To the full mark, two stages',
   shadeUnder: 'A shade under',
+  withoutFilterFirst: 'Figure without filter first',
 };
 const WIDE = { minWidth: 190 };
 

@@ -1,8 +1,14 @@
 import { emptySpecCard } from '@yugator/contracts';
 import type { FluidSpecDto, SpecCardDto } from '@yugator/contracts';
-import { isComponent, parseQuantity, parseRange, shownRange, shownUnit } from '@yugator/core';
+import {
+  isComponent,
+  parseQuantity,
+  parseRange,
+  parseTemperature,
+  shownRange,
+  shownUnit,
+} from '@yugator/core';
 import type { UnitSystem } from '@yugator/core';
-import { parseFigure } from '../words/figures.js';
 import { SPEC_SECTIONS } from './specSections.js';
 import type { SpecColumn, SpecSection } from './specSections.js';
 
@@ -86,10 +92,10 @@ function parseMeasure(text: string, column: SpecColumn, system: UnitSystem): Par
 
 function parseDegrees(text: string, { key, example }: SpecColumn): Parsed {
   if (text === '') return { values: { [key]: null } };
-  const degrees = parseFigure(text.replace('−', '-').replace(/°?\s*C$/i, ''));
-  return Number.isFinite(degrees)
-    ? { values: { [key]: degrees } }
-    : { fault: `Type degrees Celsius, such as ${example}.` };
+  const degrees = parseTemperature(text, 'C');
+  return degrees === null
+    ? { fault: `Type degrees Celsius, such as ${example}, or Fahrenheit with an F.` }
+    : { values: { [key]: Number(degrees.toFixed(1)) } };
 }
 
 /** Reads words that are one of a closed list. */

@@ -21,11 +21,14 @@ function changesFilter(setUp: MachineSetUp): boolean {
 const TIGHTNESS: Record<MachineSetUp['rules']['filterTightness'], string> = {
   turn: 'Screw it on by hand until the gasket touches, then ¾ to 1 turn. Never back it off.',
   hand: 'Screw it on hand-tight. Never with the wrench, never backed off.',
+  snug: 'Screw it on by hand until the gasket touches and is tight, then 90° more with the wrench. Never back it off.',
   maker: "Tighten it to the maker's figure on the filter or in the book. Never back it off.",
 };
 
 function prefillWords({ rules, fittings }: MachineSetUp): string {
   if (rules.prefill === 'never') return 'Leave it empty.';
+  if (rules.prefill === 'quarterAndRoll')
+    return 'Fill it a quarter and roll it until the pleats have drunk it.';
   return fittings.oilFilter === 'upright' ? 'Fill it with new oil.' : 'Fill it half: it lies on its side.';
 }
 

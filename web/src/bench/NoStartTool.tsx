@@ -1,0 +1,219 @@
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import TextField from '@mui/material/TextField';
+import {
+  CAUTIONS,
+  degreesOf,
+  leastUnderLoad,
+  LOAD_SECONDS,
+  parseQuantity,
+  parseTemperature,
+  searchNoStart,
+  shownTemperature,
+} from '@yugator/core';
+import type { SearchAnswers, SearchQuestion, SearchVerdict } from '@yugator/core';
+import type { ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
+import { Caution } from '../page/Caution.js';
+import { useSession } from '../session/useSession.js';
+import styles from './bench.module.css';
+import { QuantityParam } from './QuantityParam.js';
+import { useParam } from './useParam.js';
+
+type Choices<K extends string> = readonly (readonly [key: K, words: string])[];
+
+const TURNS: Choices<NonNullable<SearchAnswers['turns']>> = [
+  ['cranks', 'It turns over as always, but does not fire'],
+  ['slow', 'It turns slowly, or only clicks'],
+  ['nothing', 'Nothing at all'],
+];
+const TERMINALS: Choices<NonNullable<SearchAnswers['terminals']>> = [
+  ['good', 'Bright and tight, the earth at frame and engine too'],
+  ['bad', 'Loose, green or white'],
+];
+const FUSE: Choices<NonNullable<SearchAnswers['fuse']>> = [
+  ['whole', 'Whole'],
+  ['blown', 'Blown'],
+];
+const SWITCHES: Choices<NonNullable<SearchAnswers['switches']>> = [
+  ['same', 'No, whatever is moved'],
+  ['starts', 'Yes, with one of them moved'],
+];
+
+const VERDICTS: Record<SearchVerdict, { readonly title: string; readonly words: string }> = {
+  newBattery: {
+    title: 'A new battery',
+    words:
+      'It holds no charge, or breaks down under load. Same size, same posts, no fewer cold-cranking amperes; the old one goes back to the dealer. Measure the charging voltage once it runs, or the new one dies like the old.',
+  },
+  cleanTerminals: {
+    title: 'Clean the terminals and the earth',
+    words: 'Negative off first, positive next; brush, tighten, positive back first. Then try again.',
+  },
+  newFuse: {
+    title: 'A new fuse of the same figure, once',
+    words: 'A second one that blows has a cause: a chafed wire, a stuck starter. Never a bigger one.',
+  },
+  safetySwitch: {
+    title: 'The switch that was moved',
+    words:
+      'Adjust it, or replace it. Never bridge it, not for a day: it is what stops the blades when somebody falls off.',
+  },
+  fuelOrSpark: {
+    title: 'Not the battery: fuel, air or spark',
+    words:
+      'Fuel in the tank, tap and cut-off open; fuel filter; air filter; then plugs, or pre-heating. What is left is for the technician.',
+  },
+  technician: {
+    title: 'Stop here: a technician',
+    words: 'Battery, terminals, fuse and switches are good. Starter, solenoid and wiring need their tester.',
+  },
+};
+
+function keyIn<K extends string>(choices: Choices<K>, typed: string): { readonly is?: K } {
+  const found = choices.find(([key]) => key === typed);
+  return found ? { is: found[0] } : {};
+}
+
+/** What the address says so far. */
+function useAnswers(): SearchAnswers {
+  const { site } = useSession();
+  const [params] = useSearchParams();
+  const volts = (name: string) => parseQuantity(params.get(name) ?? '', 'voltage', 'V') ?? undefined;
+  const celsius = parseTemperature(params.get('celsius') ?? '', degreesOf(site.unitSystem)) ?? undefined;
+  const answers = {
+    turns: keyIn(TURNS, params.get('turns') ?? '').is,
+    rest: volts('rest'),
+    charged: volts('charged'),
+    load: volts('load'),
+    celsius,
+    terminals: keyIn(TERMINALS, params.get('terminals') ?? '').is,
+    fuse: keyIn(FUSE, params.get('fuse') ?? '').is,
+    switches: keyIn(SWITCHES, params.get('switches') ?? '').is,
+  };
+  return Object.fromEntries(Object.entries(answers).filter(([, answer]) => answer !== undefined));
+}
+
+function Pick({ name, label, choices }: { name: string; label: string; choices: Choices<string> }) {
+  const [value, choose] = useParam(name, '');
+  return (
+    <RadioGroup value={value} onChange={(_event, key) => choose(key)} aria-label={label}>
+      {choices.map(([key, words]) => (
+        <FormControlLabel key={key} value={key} control={<Radio />} label={words} sx={{ minHeight: 44 }} />
+      ))}
+    </RadioGroup>
+  );
+}
+
+function Volts({ name, label }: { name: string; label: string }) {
+  return (
+    <div className={styles.fields}>
+      <QuantityParam name={name} usual="" label={label} dimension="voltage" mayBeEmpty />
+    </div>
+  );
+}
+
+function TemperatureParam() {
+  const { site } = useSession();
+  const degrees = degreesOf(site.unitSystem);
+  const [typed, type] = useParam('celsius', '');
+  const isWrong = typed.trim() !== '' && parseTemperature(typed, degrees) === null;
+  return (
+    <TextField
+      fullWidth={false}
+      label={`Battery, °${degrees}`}
+      value={typed}
+      onChange={(event) => type(event.target.value)}
+      error={isWrong}
+      helperText={isWrong ? 'Type degrees, such as 21 °C or 70 °F.' : undefined}
+      slotProps={{ htmlInput: { autoComplete: 'off', className: 'fig' } }}
+    />
+  );
+}
+
+function LoadTest({ celsius }: { celsius: number | undefined }) {
+  const { site } = useSession();
+  const least =
+    celsius === undefined
+      ? ''
+      : ` At ${shownTemperature(celsius, site.unitSystem)} it must stand at ${leastUnderLoad(celsius).toFixed(1)} V or more.`;
+  return (
+    <>
+      <p>
+        With a tester: half of its cold-cranking amperes for {LOAD_SECONDS} s. Without: fuel shut off or the
+        plug wires off and earthed, crank for {LOAD_SECONDS} s at most. Read the voltage at the posts at the
+        end.{least}
+      </p>
+      <div className={styles.fields}>
+        <QuantityParam name="load" usual="" label="Under load, V" dimension="voltage" mayBeEmpty />
+        <TemperatureParam />
+      </div>
+    </>
+  );
+}
+
+const QUESTIONS: Record<SearchQuestion, { readonly title: string; show(answers: SearchAnswers): ReactNode }> =
+  {
+    turns: {
+      title: 'Turn the key. What does it do?',
+      show: () => <Pick name="turns" label="What it does" choices={TURNS} />,
+    },
+    rest: {
+      title: 'Rest voltage, before anything is charged',
+      show: () => <Volts name="rest" label="At rest, V" />,
+    },
+    charged: {
+      title: 'Charge it, let it rest for some hours, and measure again',
+      show: () => (
+        <>
+          <p>At 2 A or less, indoors, with air around it. Below 12.4 V nothing else can be judged.</p>
+          <Volts name="charged" label="After the charge, V" />
+        </>
+      ),
+    },
+    load: { title: 'Load test', show: ({ celsius }) => <LoadTest celsius={celsius} /> },
+    terminals: {
+      title: 'Terminals and earth: pull at them',
+      show: () => <Pick name="terminals" label="Terminals and earth" choices={TERMINALS} />,
+    },
+    fuse: { title: 'The main fuse', show: () => <Pick name="fuse" label="The main fuse" choices={FUSE} /> },
+    switches: {
+      title: 'Somebody in the seat, brake on, blades off, neutral: does it start while one of them is moved?',
+      show: () => <Pick name="switches" label="Safety switches" choices={SWITCHES} />,
+    },
+  };
+
+/** Why a machine does not start, question by question, from the cheapest look to the dearest. */
+export function NoStartTool() {
+  const answers = useAnswers();
+  const [, setParams] = useSearchParams();
+  const { asked, verdict } = searchNoStart(answers);
+  return (
+    <>
+      <Caution title={`${CAUTIONS.machineMoves.title}.`} quiet>
+        <p>Brake on, in neutral, blades off, nobody in front. {CAUTIONS.batteryOrder.text}</p>
+      </Caution>
+      <ol className={styles.search}>
+        {asked.map((question) => (
+          <li key={question}>
+            <h2>{QUESTIONS[question].title}</h2>
+            {QUESTIONS[question].show(answers)}
+          </li>
+        ))}
+      </ol>
+      <div role="status">
+        {verdict ? (
+          <div className={styles.verdict}>
+            <p className={styles.answer}>{VERDICTS[verdict].title}</p>
+            <p>{VERDICTS[verdict].words}</p>
+          </div>
+        ) : null}
+      </div>
+      {asked.length > 1 ? (
+        <Button onClick={() => setParams({}, { replace: true })}>Begin again</Button>
+      ) : null}
+    </>
+  );
+}
