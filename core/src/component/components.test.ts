@@ -75,7 +75,7 @@ describe('what work an action on a component is', () => {
     ['Something else: replace', 'replace', 'other', 'byTheBook'],
     ['Valve clearance', 'adjust', 'valves', 'valves'],
     ['Engine oil', 'replace', 'engineOil', 'engineOil'],
-    ['Engine oil: look', 'inspect', 'engineOil', 'byTheBook'],
+    ['Engine oil: look', 'inspect', 'engineOil', 'engineOilLevel'],
     ['Front differential oil', 'replace', 'frontDifferentialOil', 'frontDifferentialOil'],
     ['Transaxle oil', 'replace', 'transaxleOil', 'transaxleOil'],
   ])('%s: %s %s is %s', (_name, action, component, key) => {
