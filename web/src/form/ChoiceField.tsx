@@ -1,32 +1,39 @@
-import MenuItem from '@mui/material/MenuItem';
-import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
+import { Controller } from 'react-hook-form';
+import type { Control, FieldPathByValue, FieldValues } from 'react-hook-form';
+import { Choose } from './Choose.js';
 import type { Choices } from './Choose.js';
-import { Field } from './Field.js';
 
-interface Props<T extends FieldValues> {
-  readonly form: Pick<UseFormReturn<T>, 'register' | 'formState' | 'getValues'>;
-  readonly name: Path<T>;
+interface Props<T extends FieldValues, Sent> {
+  readonly form: { readonly control: Control<T, unknown, Sent> };
+  readonly name: FieldPathByValue<T, string>;
   readonly label: string;
   readonly choices: Choices<string>;
   readonly hint?: string;
 }
 
 /** A field of a form with a closed list to choose from. */
-export function ChoiceField<T extends FieldValues>({ form, name, label, choices, hint }: Props<T>) {
+export function ChoiceField<T extends FieldValues, Sent>({
+  form,
+  name,
+  label,
+  choices,
+  hint,
+}: Props<T, Sent>) {
   return (
-    <Field
-      form={form}
+    <Controller
+      control={form.control}
       name={name}
-      label={label}
-      select
-      defaultValue={form.getValues(name)}
-      {...(hint === undefined ? {} : { hint })}
-    >
-      {choices.map(([key, words]) => (
-        <MenuItem key={key} value={key}>
-          {words}
-        </MenuItem>
-      ))}
-    </Field>
+      render={({ field: { value, ref, ...field }, fieldState }) => (
+        <Choose
+          {...field}
+          inputRef={ref}
+          label={label}
+          value={value ?? ''}
+          choices={choices}
+          error={fieldState.error !== undefined}
+          helperText={fieldState.error?.message ?? hint}
+        />
+      )}
+    />
   );
 }
