@@ -3,6 +3,7 @@ import { act, fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import { SessionContext } from '../session/useSession.js';
+import type { UnitSystem } from '@yugator/core';
 import { SITE } from '../testing/fixtures.js';
 import { press, type as typeAs } from '../testing/user.js';
 import { BenchPage } from './BenchPage.js';
@@ -11,7 +12,7 @@ function Address() {
   return <p data-testid="address">{useLocation().search}</p>;
 }
 
-function show(at: string) {
+function show(at: string, unitSystem: UnitSystem = 'metric') {
   const person = { id: 'p', name: 'Ansel', role: 'viewer' as const, active: true, version: 1 };
   globalThis.fetch = (() =>
     Promise.resolve({
@@ -22,7 +23,9 @@ function show(at: string) {
     })) as unknown as typeof fetch;
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+      <SessionContext.Provider
+        value={{ person, site: { ...SITE, unitSystem }, ownUnits: null, today: '2027-05-13' }}
+      >
         <MemoryRouter initialEntries={[at]}>
           <Routes>
             <Route path="/bench/:tool?" element={<BenchPage />} />
@@ -106,5 +109,20 @@ describe('the bench', () => {
     show('/bench/no-start?turns=explodes&rest=lots');
     expect(screen.getAllByRole('radio').every((each) => !(each as HTMLInputElement).checked)).toBe(true);
     expect(screen.getByRole('status')).toBeEmptyDOMElement();
+  });
+
+  it('reads a bare figure in the units of whoever passed the address on', async () => {
+    // 5.7 L against pans of 2 L: three loads; the same figures in quarts too, but so much less oil.
+    show('/bench/drain?out=6&holds=2&room=8&units=metric', 'us');
+    expect(screen.getByText(/must be emptied 3 times/)).toBeVisible();
+    await typeAs('Comes out', '3.9');
+    expect(screen.getByTestId('address')).toHaveTextContent('out=3.9&holds=2&room=8&units=metric');
+  });
+
+  it('takes and shows °F for people who think in it, and °C where the address says so', () => {
+    // SAE J300: 10W cranks down to −25 °C, which is −13 °F.
+    show('/bench/viscosity?low=-10&high=50', 'us');
+    expect(screen.getByLabelText('Coldest expected, °F')).toHaveValue('-10');
+    expect(screen.getAllByText('-13 °F').length).toBeGreaterThan(0);
   });
 });

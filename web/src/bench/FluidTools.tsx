@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { approvedGrades, gradesFor, keysOf } from '@yugator/core';
+import { approvedGrades, gradesFor, keysOf, shownTemperature } from '@yugator/core';
 import type { FillTarget, Prefill } from '@yugator/core';
 import { DrainWords } from '../fluid/DrainWords.js';
 import { FillPlanner } from '../fluid/FillPlanner.js';
@@ -14,7 +14,8 @@ import table from '../page/table.module.css';
 import { useSession } from '../session/useSession.js';
 import styles from './bench.module.css';
 import { QuantityParam, useQuantity } from './QuantityParam.js';
-import { useChoiceParam, useParam } from './useParam.js';
+import { TemperatureParam, useTemperature } from './TemperatureParam.js';
+import { useChoiceParam, useParam, useUnits } from './useParam.js';
 
 const PREFILLS: Record<Prefill, string> = {
   none: 'Not at all',
@@ -113,13 +114,13 @@ export function DrainTool() {
   );
 }
 
-const celsius = (value: number | null) => (value === null ? 'no bound' : `${value} °C`);
-
 /** Which oil grade suits the weather: the machine's own book first. */
 export function ViscosityTool() {
   const [machineId, choose] = useParam('machine', '');
-  const low = useQuantity('low', '-5', null);
-  const high = useQuantity('high', '15', null);
+  const units = useUnits();
+  const low = useTemperature('low', '-5 °C');
+  const high = useTemperature('high', '15 °C');
+  const bound = (value: number | null) => (value === null ? 'no bound' : shownTemperature(value, units));
   const fleet = useQuery(fleetQueries.list());
   const machine = useQuery({ ...fleetQueries.one(machineId), enabled: machineId !== '' });
   const approved = machine.data ? approvedGrades('engineOil', machine.data.spec) : [];
@@ -143,8 +144,8 @@ export function ViscosityTool() {
             </MenuItem>
           ))}
         </TextField>
-        <QuantityParam name="low" usual="-5" label="Coldest expected, °C" dimension={null} />
-        <QuantityParam name="high" usual="15" label="Warmest expected, °C" dimension={null} />
+        <TemperatureParam name="low" usual="-5 °C" label="Coldest expected" />
+        <TemperatureParam name="high" usual="15 °C" label="Warmest expected" />
       </div>
       <p>
         {approved.length
@@ -168,8 +169,8 @@ export function ViscosityTool() {
                 <b>{grade}</b>
               </td>
               <td data-label="Category:">{category || '–'}</td>
-              <td data-label="From:">{celsius(fromCelsius)}</td>
-              <td data-label="Up to:">{celsius(toCelsius)}</td>
+              <td data-label="From:">{bound(fromCelsius)}</td>
+              <td data-label="Up to:">{bound(toCelsius)}</td>
               <td>{suits ? '✓ suits' : '✗ does not suit'}</td>
             </tr>
           ))}

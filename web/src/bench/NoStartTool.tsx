@@ -2,7 +2,6 @@ import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
-import TextField from '@mui/material/TextField';
 import {
   CAUTIONS,
   degreesOf,
@@ -20,7 +19,8 @@ import { Caution } from '../page/Caution.js';
 import { useSession } from '../session/useSession.js';
 import styles from './bench.module.css';
 import { QuantityParam } from './QuantityParam.js';
-import { useParam } from './useParam.js';
+import { TemperatureParam } from './TemperatureParam.js';
+import { useParam, useUnits } from './useParam.js';
 
 type Choices<K extends string> = readonly (readonly [key: K, words: string])[];
 
@@ -79,10 +79,10 @@ function keyIn<K extends string>(choices: Choices<K>, typed: string): { readonly
 
 /** What the address says so far. */
 function useAnswers(): SearchAnswers {
-  const { site } = useSession();
+  const units = useUnits();
   const [params] = useSearchParams();
   const volts = (name: string) => parseQuantity(params.get(name) ?? '', 'voltage', 'V') ?? undefined;
-  const celsius = parseTemperature(params.get('celsius') ?? '', degreesOf(site.unitSystem)) ?? undefined;
+  const celsius = parseTemperature(params.get('celsius') ?? '', degreesOf(units)) ?? undefined;
   const answers = {
     turns: keyIn(TURNS, params.get('turns') ?? '').is,
     rest: volts('rest'),
@@ -115,24 +115,6 @@ function Volts({ name, label }: { name: string; label: string }) {
   );
 }
 
-function TemperatureParam() {
-  const { site } = useSession();
-  const degrees = degreesOf(site.unitSystem);
-  const [typed, type] = useParam('celsius', '');
-  const isWrong = typed.trim() !== '' && parseTemperature(typed, degrees) === null;
-  return (
-    <TextField
-      fullWidth={false}
-      label={`Battery, °${degrees}`}
-      value={typed}
-      onChange={(event) => type(event.target.value)}
-      error={isWrong}
-      helperText={isWrong ? 'Type degrees, such as 21 °C or 70 °F.' : undefined}
-      slotProps={{ htmlInput: { autoComplete: 'off', className: 'fig' } }}
-    />
-  );
-}
-
 function LoadTest({ celsius }: { celsius: number | undefined }) {
   const { site } = useSession();
   const least =
@@ -148,7 +130,7 @@ function LoadTest({ celsius }: { celsius: number | undefined }) {
       </p>
       <div className={styles.fields}>
         <QuantityParam name="load" usual="" label="Under load, V" dimension="voltage" mayBeEmpty />
-        <TemperatureParam />
+        <TemperatureParam name="celsius" usual="" label="Battery" mayBeEmpty />
       </div>
     </>
   );

@@ -1,15 +1,14 @@
 import TextField from '@mui/material/TextField';
 import { parseQuantity, shownUnit } from '@yugator/core';
 import type { Dimension } from '@yugator/core';
-import { useSession } from '../session/useSession.js';
 import { parseFigure } from '../words/figures.js';
-import { useParam } from './useParam.js';
+import { useParam, useUnits } from './useParam.js';
 
 /** A figure of the address, in SI; null where it is none. A count has no dimension. */
 export function useQuantity(name: string, usual: string, dimension: Dimension | null): number | null {
-  const { site } = useSession();
+  const units = useUnits();
   const [typed] = useParam(name, usual);
-  if (dimension !== null) return parseQuantity(typed, dimension, shownUnit(dimension, site.unitSystem).unit);
+  if (dimension !== null) return parseQuantity(typed, dimension, shownUnit(dimension, units).unit);
   const figure = parseFigure(typed);
   return Number.isFinite(figure) ? figure : null;
 }

@@ -1,7 +1,20 @@
+import { UNIT_SYSTEMS } from '@yugator/core';
+import type { UnitSystem } from '@yugator/core';
 import { useSearchParams } from 'react-router';
+import { useSession } from '../session/useSession.js';
+
+const UNITS = 'units';
+
+/** The units that figures of the address without one are in: those of whoever typed them, else one's own. */
+export function useUnits(): UnitSystem {
+  const { site } = useSession();
+  const [params] = useSearchParams();
+  return UNIT_SYSTEMS.find((system) => system === params.get(UNITS)) ?? site.unitSystem;
+}
 
 /** A field of a calculator that stands in the address, so that the address can be passed on. */
 export function useParam(name: string, usual: string): readonly [string, (value: string) => void] {
+  const units = useUnits();
   const [params, setParams] = useSearchParams();
   return [
     params.get(name) ?? usual,
@@ -10,6 +23,8 @@ export function useParam(name: string, usual: string): readonly [string, (value:
         (before) => {
           const next = new URLSearchParams(before);
           next.set(name, value);
+          // Passed on, a bare figure must not change its unit.
+          next.set(UNITS, units);
           return next;
         },
         { replace: true },
