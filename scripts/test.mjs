@@ -1,12 +1,19 @@
 // Runs the checks and tests, all or the parts that are named, and prints what passed over all of them as its last line.
 import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const scratch = mkdtempSync(join(tmpdir(), 'yugator-tests-'));
+/** Linux offers memory as this folder; a container often too little of it. */
+const MEMORY = '/dev/shm';
+const LEAST_MEMORY = 4 * 2 ** 30;
+if (existsSync(MEMORY)) {
+  const { bavail, bsize } = statfsSync(MEMORY);
+  if (bavail * bsize >= LEAST_MEMORY) process.env.TEST_SCRATCH ??= MEMORY;
+}
 const PART_TIMEOUT_MS = 20 * 60_000;
 
 /** Runs a command to its end and tells whether it succeeded; what it says is shown at once, or held back and given back. */

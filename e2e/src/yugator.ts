@@ -1,14 +1,14 @@
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 
 const ROOT = resolve(__dirname, '..', '..');
 const READY_MS = 90_000;
-/** Memory, where the system offers it as a folder: no data of a test has to last. */
-const SCRATCH = existsSync('/dev/shm') ? '/dev/shm' : tmpdir();
+/** Memory, where `scripts/test.mjs` found some: no data of a test has to last. */
+const SCRATCH = process.env['TEST_SCRATCH'] ?? tmpdir();
 
 export function freePort(): Promise<number> {
   return new Promise((found) => {

@@ -1,12 +1,12 @@
 // Starts one MariaDB for all server tests; each test file makes its own databases in it, from the schema as the migrations leave
 // it, read here once. Jest resolves nothing for a global set-up, so it uses the built server.
 require('reflect-metadata');
-const { existsSync, mkdtempSync, writeFileSync } = require('node:fs');
+const { mkdtempSync, writeFileSync } = require('node:fs');
 const { tmpdir } = require('node:os');
 const { join } = require('node:path');
 
-/** Memory, where the system offers it as a folder: the tables of a hundred databases come and go, none has to last. */
-const SCRATCH = existsSync('/dev/shm') ? '/dev/shm' : tmpdir();
+/** Memory, where `scripts/test.mjs` found some: the tables of a hundred databases come and go, none has to last. */
+const SCRATCH = process.env.TEST_SCRATCH ?? tmpdir();
 
 /** The statements that make the schema at once: a migration each time would take most of the tests' time. */
 async function schemaOf(url) {
