@@ -90,6 +90,7 @@ export class FluidSpecDto {
   @IsIn(LEVEL_READINGS, { message: 'Choose how its level is read.' })
   reading?: LevelReading | null;
 
+  /** null where nobody said */
   @IsOptional()
   @IsIn(READ_AT, { message: 'Choose whether it is read cold or warm.' })
   readAt?: ReadAt | null;

@@ -1,14 +1,17 @@
+import { readTable } from './readTable.js';
+import type { TableLine } from './readTable.js';
+
 /**
  * Rest voltage of a 12 V lead-acid battery against its charge, at about 25 °C after some hours of rest.
  * Source: handbook table: 12.65 V full, 12.4 V about 75 %, 12.2 V about 50 %, 12.0 V about 25 %; 11.9 V and below counts as flat.
  */
-const CHARGE_TABLE = [
-  { volts: 11.9, percent: 0 },
-  { volts: 12.0, percent: 25 },
-  { volts: 12.2, percent: 50 },
-  { volts: 12.4, percent: 75 },
-  { volts: 12.65, percent: 100 },
-] as const;
+const CHARGE_TABLE: readonly [TableLine, ...TableLine[]] = [
+  [11.9, 0],
+  [12.0, 25],
+  [12.2, 50],
+  [12.4, 75],
+  [12.65, 100],
+];
 
 /** Below this it is recharged (common practice). */
 export const RECHARGE_BELOW_VOLTS = 12.4;
@@ -25,12 +28,7 @@ export interface BatteryVerdict {
 
 /** The charge of a rested battery, in percent, linear between the lines of the table. */
 export function chargeOf(restVolts: number): number {
-  const above = CHARGE_TABLE.find(({ volts }) => volts >= restVolts);
-  if (!above) return 100;
-  const below = CHARGE_TABLE.findLast(({ volts }) => volts < restVolts);
-  if (!below) return 0;
-  const share = (restVolts - below.volts) / (above.volts - below.volts);
-  return Math.round(below.percent + share * (above.percent - below.percent));
+  return Math.round(readTable(CHARGE_TABLE, restVolts));
 }
 
 export function judgeBattery(restVolts: number): BatteryVerdict {

@@ -1,29 +1,27 @@
+import { readTable } from './readTable.js';
+import type { TableLine } from './readTable.js';
+
 /**
- * Least voltage of a charged 12 V battery at the end of 15 s under half of its cold-cranking amperes, by its temperature. Source: the
+ * Least voltage of a charged 12 V battery at the end of 15 s under half of its cold-cranking amperes, by its temperature in °C. Source: the
  * table that battery makers and test instruments print after the industry's load test (from memory): 9.6 V at 70 °F down to 8.5 V at 0 °F.
  */
-const LEAST_VOLTS = [
-  { celsius: -17.8, volts: 8.5 },
-  { celsius: -12.2, volts: 8.7 },
-  { celsius: -6.7, volts: 8.9 },
-  { celsius: -1.1, volts: 9.1 },
-  { celsius: 4.4, volts: 9.3 },
-  { celsius: 10, volts: 9.4 },
-  { celsius: 15.6, volts: 9.5 },
-  { celsius: 21.1, volts: 9.6 },
-] as const;
+const LEAST_VOLTS: readonly [TableLine, ...TableLine[]] = [
+  [-17.8, 8.5],
+  [-12.2, 8.7],
+  [-6.7, 8.9],
+  [-1.1, 9.1],
+  [4.4, 9.3],
+  [10, 9.4],
+  [15.6, 9.5],
+  [21.1, 9.6],
+];
 
 /** Seconds that the load is held. */
 export const LOAD_SECONDS = 15;
 
 /** The least voltage under load at `celsius`, V: linear between the lines of the table, its ends beyond them. */
 export function leastUnderLoad(celsius: number): number {
-  const above = LEAST_VOLTS.find((line) => line.celsius >= celsius);
-  const below = LEAST_VOLTS.findLast((line) => line.celsius <= celsius);
-  if (!above || !below) return (above ?? below ?? LEAST_VOLTS[0]).volts;
-  if (above.celsius === below.celsius) return above.volts;
-  const share = (celsius - below.celsius) / (above.celsius - below.celsius);
-  return below.volts + share * (above.volts - below.volts);
+  return readTable(LEAST_VOLTS, celsius);
 }
 
 /** Whether a battery of `celsius` that stands at `volts` under load has passed. */

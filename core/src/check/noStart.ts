@@ -1,12 +1,10 @@
+import { RECHARGE_BELOW_VOLTS } from './battery.js';
 import { passesLoad } from './loadTest.js';
-
-/** What the machine does when the key is turned. */
-export const TURNS = ['cranks', 'slow', 'nothing'] as const;
-export type Turns = (typeof TURNS)[number];
 
 /** What is known so far; a question without an answer is left out. */
 export interface SearchAnswers {
-  readonly turns?: Turns;
+  /** what the machine does when the key is turned */
+  readonly turns?: 'cranks' | 'slow' | 'nothing';
   /** V at rest */
   readonly rest?: number;
   /** V at rest, some hours after charging */
@@ -40,9 +38,6 @@ export interface Search {
   readonly verdict: SearchVerdict | null;
 }
 
-/** Below this a battery is charged before anything else is judged (common practice). */
-const CHARGED_VOLTS = 12.4;
-
 interface Stage {
   readonly question: SearchQuestion;
   /** whether it is asked at all */
@@ -51,7 +46,8 @@ interface Stage {
   readonly found: (answers: SearchAnswers) => SearchVerdict | 'open' | null;
 }
 
-const isLow = (volts: number | undefined) => volts !== undefined && volts < CHARGED_VOLTS;
+/** A battery that is low is charged before anything else is judged. */
+const isLow = (volts: number | undefined) => volts !== undefined && volts < RECHARGE_BELOW_VOLTS;
 const always = () => true;
 
 /** From the cheapest look to the dearest, as good mechanics search (common practice). */

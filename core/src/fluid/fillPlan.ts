@@ -69,7 +69,7 @@ export function fillPlan(need: FillNeed): FillPlan {
   }
   const held =
     need.target === 'withoutFilterFirst' && need.capacityWithoutFilter !== null ? 0 : refill * MARGIN;
-  const firstPour = Math.max(0, Math.min(refill - prefilled, refill - takes - held));
+  const firstPour = Math.max(0, refill - takes - held);
   return { target: refill, prefilled, firstPour, topUp: refill - prefilled - firstPour };
 }
 

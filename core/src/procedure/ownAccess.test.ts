@@ -53,6 +53,13 @@ describe('what a machine has of its own to open', () => {
     expect(at('plugsReplace.out')).toBeGreaterThan(places[1] ?? 99);
   });
 
+  it('that nobody named is called after what it covers', () => {
+    const { steps } = composeSheet(setUp([PLUGS], { spec: cardOf(line('sparkPlugs', {})) }));
+    expect(steps.map(({ text }) => text)).toContain(
+      'Open or take off: cover of the spark plugs. Lay its fasteners out in order.',
+    );
+  });
+
   it('stays shut where nothing behind it is done', () => {
     const tyres = work('Tyres', 'inspect', 'tyres');
     expect(keysOf(spec, tyres).filter((key) => key.includes('own:'))).toEqual([]);

@@ -1,3 +1,4 @@
+import { componentSpec } from '../component/components.js';
 import type { Component } from '../component/components.js';
 import { ACCESS, accessAct } from './access.js';
 import type { Access, AccessSpec } from './access.js';
@@ -31,11 +32,18 @@ interface Card {
   readonly access: readonly AccessLine[];
 }
 
-function nameOf({ opens, name }: AccessLine): AccessName {
-  return opens ?? `${OWN}${name.trim()}`;
+/** What it is called: its own name, else after what it covers. */
+function wordsOf({ name, component }: AccessLine): string {
+  return name.trim() || (component ? `cover of the ${componentSpec(component).words}` : 'cover');
 }
 
-function specOf({ name, note, openMinutes, closeMinutes }: AccessLine): AccessSpec {
+function nameOf(line: AccessLine): AccessName {
+  return line.opens ?? `${OWN}${wordsOf(line)}`;
+}
+
+function specOf(line: AccessLine): AccessSpec {
+  const { note, openMinutes, closeMinutes } = line;
+  const name = wordsOf(line);
   const how = note ? ` (${note})` : '';
   return {
     words: name,

@@ -1,12 +1,12 @@
 import { inUnit } from './quantity.js';
-import { shownUnit } from './units.js';
+import { shownUnit, UNITS } from './units.js';
 import type { Unit, UnitSystem } from './units.js';
 
 /** What stock is counted in. */
 export type StockUnit = 'piece' | 'litre';
 
 /** From two gallons on, people who think in gallons say gallons. */
-const LITRES_SAID_IN_GALLONS = 2 * 3.785411784;
+const LITRES_SAID_IN_GALLONS = 2 * UNITS.volume.gal;
 const DECIMALS = 2;
 
 function volumeUnit(litres: number, system: UnitSystem): Unit {

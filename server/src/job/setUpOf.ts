@@ -13,13 +13,13 @@ export function setUpOf(
 ): MachineSetUp {
   const { machineClass, fuel } = machine;
   const card = storedCardOrEmpty(machine.spec);
-  const { service, ...spec } = card;
+  const { fluids, torques, plugs, tyres, plays, decks, charging, fittings, access, tools, service } = card;
   return {
     machineClass,
     fuel,
     cooling: machine.cooling ?? (fuel === 'diesel' ? 'liquid' : 'air'),
     fittings: service ?? usualFittings(machineClass, fuel),
-    spec,
+    spec: { fluids, torques, plugs, tyres, plays, decks, charging, fittings, access, tools },
     rules: rulesOf(site),
     items: facts.items
       .filter(({ id }) => itemIds === null || itemIds.has(id))

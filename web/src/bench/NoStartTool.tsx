@@ -4,25 +4,22 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import {
   CAUTIONS,
-  degreesOf,
   leastUnderLoad,
   LOAD_SECONDS,
   parseQuantity,
-  parseTemperature,
+  RECHARGE_BELOW_VOLTS,
   searchNoStart,
   shownTemperature,
 } from '@yugator/core';
 import type { SearchAnswers, SearchQuestion, SearchVerdict } from '@yugator/core';
 import type { ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
+import type { Choices } from '../form/Choose.js';
 import { Caution } from '../page/Caution.js';
-import { useSession } from '../session/useSession.js';
 import styles from './bench.module.css';
 import { QuantityParam } from './QuantityParam.js';
-import { TemperatureParam } from './TemperatureParam.js';
+import { TemperatureParam, useTemperature } from './TemperatureParam.js';
 import { useParam, useUnits } from './useParam.js';
-
-type Choices<K extends string> = readonly (readonly [key: K, words: string])[];
 
 const TURNS: Choices<NonNullable<SearchAnswers['turns']>> = [
   ['cranks', 'It turns over as always, but does not fire'],
@@ -68,30 +65,28 @@ const VERDICTS: Record<SearchVerdict, { readonly title: string; readonly words: 
   },
   technician: {
     title: 'Stop here: a technician',
-    words: 'Battery, terminals, fuse and switches are good. Starter, solenoid and wiring need their tester.',
+    words: 'What a crew can look at is good. Starter, solenoid and wiring need their tester.',
   },
 };
 
-function keyIn<K extends string>(choices: Choices<K>, typed: string): { readonly is?: K } {
-  const found = choices.find(([key]) => key === typed);
-  return found ? { is: found[0] } : {};
+function keyIn<K extends string>(choices: Choices<K>, typed: string | null): K | undefined {
+  return choices.find(([key]) => key === typed)?.[0];
 }
 
 /** What the address says so far. */
 function useAnswers(): SearchAnswers {
-  const units = useUnits();
   const [params] = useSearchParams();
   const volts = (name: string) => parseQuantity(params.get(name) ?? '', 'voltage', 'V') ?? undefined;
-  const celsius = parseTemperature(params.get('celsius') ?? '', degreesOf(units)) ?? undefined;
+  const celsius = useTemperature('celsius', '') ?? undefined;
   const answers = {
-    turns: keyIn(TURNS, params.get('turns') ?? '').is,
+    turns: keyIn(TURNS, params.get('turns')),
     rest: volts('rest'),
     charged: volts('charged'),
     load: volts('load'),
     celsius,
-    terminals: keyIn(TERMINALS, params.get('terminals') ?? '').is,
-    fuse: keyIn(FUSE, params.get('fuse') ?? '').is,
-    switches: keyIn(SWITCHES, params.get('switches') ?? '').is,
+    terminals: keyIn(TERMINALS, params.get('terminals')),
+    fuse: keyIn(FUSE, params.get('fuse')),
+    switches: keyIn(SWITCHES, params.get('switches')),
   };
   return Object.fromEntries(Object.entries(answers).filter(([, answer]) => answer !== undefined));
 }
@@ -116,11 +111,11 @@ function Volts({ name, label }: { name: string; label: string }) {
 }
 
 function LoadTest({ celsius }: { celsius: number | undefined }) {
-  const { site } = useSession();
+  const units = useUnits();
   const least =
     celsius === undefined
       ? ''
-      : ` At ${shownTemperature(celsius, site.unitSystem)} it must stand at ${leastUnderLoad(celsius).toFixed(1)} V or more.`;
+      : ` At ${shownTemperature(celsius, units)} it must stand at ${leastUnderLoad(celsius).toFixed(1)} V or more.`;
   return (
     <>
       <p>
@@ -150,7 +145,10 @@ const QUESTIONS: Record<SearchQuestion, { readonly title: string; show(answers: 
       title: 'Charge it, let it rest for some hours, and measure again',
       show: () => (
         <>
-          <p>At 2 A or less, indoors, with air around it. Below 12.4 V nothing else can be judged.</p>
+          <p>
+            At 2 A or less, indoors, with air around it. Below {RECHARGE_BELOW_VOLTS} V nothing else can be
+            judged.
+          </p>
           <Volts name="charged" label="After the charge, V" />
         </>
       ),

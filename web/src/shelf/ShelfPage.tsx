@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, SessionDto } from '@yugator/contracts';
-import { factorOf } from '@yugator/core';
+import { UNITS } from '@yugator/core';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
@@ -22,13 +22,11 @@ const KINDS = [
   ['fluid', 'Fluids'],
 ] as const;
 
-const LITRES_OF_QUART = factorOf('qt', 'volume') ?? 1;
-
 /** What one costs; of a fluid, a litre or a quart. */
 function priceWords({ priceMinor, unit }: ArticleDto, { currency, unitSystem }: SessionDto['site']): string {
   if (unit === 'piece') return moneyWords(priceMinor, currency);
   return unitSystem === 'us'
-    ? `${moneyWords(Math.round(priceMinor * LITRES_OF_QUART), currency)} a quart`
+    ? `${moneyWords(Math.round(priceMinor * UNITS.volume.qt), currency)} a quart`
     : `${moneyWords(priceMinor, currency)} a litre`;
 }
 

@@ -4,7 +4,7 @@ import type { LookKey } from '../../check/looks.js';
 import type { CautionKey } from '../caution.js';
 import { isReadWarm, READING_WORDS, readingWords } from '../levelReading.js';
 import type { MachineSetUp } from '../machineSetUp.js';
-import { levelNeed } from '../machineSetUp.js';
+import { cardName, levelNeed } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
@@ -66,7 +66,7 @@ function levelOf({
   };
   return {
     key: `${fluid}Level`,
-    name: `${words.charAt(0).toUpperCase()}${words.slice(1)}: level`,
+    name: `${cardName('', fluid)}: level`,
     does: workOn(['inspect'], fluid),
     steps,
   };
