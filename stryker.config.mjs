@@ -17,7 +17,7 @@ export default {
   ignoreStatic: true,
   concurrency: 2,
   // A slow machine is no endless loop.
-  timeoutMS: 30_000,
+  timeoutMS: 10_000,
   incremental: true,
   incrementalFile: '.yugator/mutants.json',
   tempDirName: '.yugator/stryker',

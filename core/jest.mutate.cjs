@@ -8,6 +8,7 @@ module.exports = {
   ...config,
   // A subject by itself is tried against its own tests and those of the schedule, where all of it comes together.
   ...(SUBJECT ? { testMatch: [`<rootDir>/src/{${SUBJECT},schedule}/**/*.test.ts`] } : {}),
+  testSequencer: '<rootDir>/mutateSequencer.cjs',
   testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
   testPathIgnorePatterns: [
     ...config.testPathIgnorePatterns,

@@ -1,1 +1,7 @@
-module.exports = { ...require('../jest.preset.cjs'), testEnvironment: 'node', testTimeout: 120_000 };
+module.exports = {
+  ...require('../jest.preset.cjs'),
+  testEnvironment: 'node',
+  globalSetup: '<rootDir>/testing/makeDemonstration.cjs',
+  globalTeardown: '<rootDir>/testing/removeDemonstration.cjs',
+  testTimeout: 120_000,
+};

@@ -18,7 +18,7 @@ interface Machine {
 let yugator: Yugator;
 let cookie = '';
 beforeAll(async () => {
-  yugator = await Yugator.on();
+  yugator = await Yugator.withDemonstration();
   await yugator.start();
   cookie = await signIn();
 });

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
+import { newVisitor, PHONE, POLL_MS, press, sees, signIn, violations } from './browser.js';
 import { openShed } from './shed.js';
 
 const shed = openShed();
@@ -52,7 +52,12 @@ async function look(page: Page, seen: Readonly<Record<string, string>>): Promise
   const picks = await page.$$('section[aria-label="Step by step"] button[aria-pressed]');
   for (const pick of picks) {
     const words = await pick.evaluate((button) => button.textContent ?? '');
-    if (own === undefined || words === own) return pick.click();
+    if (own !== undefined && words !== own) continue;
+    await pick.click();
+    // What it means is said below it, and moves the button that is pressed next.
+    const isPicked = (button: Element) => button.getAttribute('aria-pressed') === 'true';
+    await page.waitForFunction(isPicked, { polling: POLL_MS }, pick);
+    return;
   }
 }
 
@@ -71,10 +76,12 @@ async function workStep(page: Page, seen: Readonly<Record<string, string>>): Pro
   );
   if (caution) {
     await caution.click();
-    await page.waitForFunction(() =>
-      [...document.querySelectorAll('section[aria-label="Step by step"] button')].some(
-        (button) => button.textContent === 'Done' && !(button as HTMLButtonElement).disabled,
-      ),
+    await page.waitForFunction(
+      () =>
+        [...document.querySelectorAll('section[aria-label="Step by step"] button')].some(
+          (button) => button.textContent === 'Done' && !(button as HTMLButtonElement).disabled,
+        ),
+      { polling: POLL_MS },
     );
   }
   await look(page, seen);
@@ -85,7 +92,7 @@ async function workStep(page: Page, seen: Readonly<Record<string, string>>): Pro
       /(\d+) \/ \d+/.exec(
         document.querySelector('section[aria-label="Step by step"]')?.textContent ?? '',
       )?.[1] !== was,
-    {},
+    { polling: POLL_MS },
     before ?? '',
   );
 }

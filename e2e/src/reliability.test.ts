@@ -56,7 +56,7 @@ describe('a running Yugator', () => {
   });
 
   it('that is killed leaves no database behind', async () => {
-    const yugator = await Yugator.on('--empty');
+    const yugator = await Yugator.empty();
     await yugator.start();
     const database = databaseOf(yugator.data);
     await yugator.stop('SIGKILL');

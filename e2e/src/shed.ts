@@ -12,7 +12,7 @@ export function openShed(): Shed {
   let yugator: Yugator;
   let browser: Browser;
   beforeAll(async () => {
-    yugator = await Yugator.on();
+    yugator = await Yugator.withDemonstration();
     await yugator.start();
     browser = await launch();
   });

@@ -10,7 +10,7 @@ import { freePort, refusal, Yugator } from './yugator.js';
 let yugator: Yugator;
 let browser: Browser;
 beforeAll(async () => {
-  yugator = await Yugator.on('--empty');
+  yugator = await Yugator.empty();
   await yugator.start();
   browser = await launch();
 });

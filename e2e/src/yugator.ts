@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -39,8 +39,16 @@ export class Yugator {
     this.address = `http://127.0.0.1:${port}`;
   }
 
-  static async on(...options: string[]): Promise<Yugator> {
-    return new Yugator(mkdtempSync(join(SCRATCH, 'yugator-e2e-')), await freePort(), options);
+  /** On a new data folder with nothing in it. */
+  static empty(): Promise<Yugator> {
+    return Yugator.at(mkdtempSync(join(SCRATCH, 'yugator-e2e-')), '--empty');
+  }
+
+  /** On a copy of the demonstration that was made before the tests. */
+  static withDemonstration(): Promise<Yugator> {
+    const data = mkdtempSync(join(SCRATCH, 'yugator-e2e-'));
+    cpSync(process.env['TEST_DEMONSTRATION'] ?? '', data, { recursive: true });
+    return Yugator.at(data);
   }
 
   /** On a data folder that is named. */

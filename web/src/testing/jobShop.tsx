@@ -78,7 +78,8 @@ export class JobShop {
         </NoticeProvider>
       </QueryClientProvider>,
     );
-    await screen.findByLabelText('Minutes');
+    // Asked anew at every change of the page: by its text, which is quick.
+    await screen.findByText('Minutes', { selector: 'label' });
     return view;
   }
 

@@ -9,3 +9,7 @@ globalThis.ResizeObserver ??= class {
   unobserve() {}
   disconnect() {}
 };
+// Queries by role ask of every element whether it is hidden, and jsdom would try every rule of every sheet with it each time. Here an
+// element is hidden by its attribute or by its own style, as MUI hides what is on its way out; the browser tests see the sheets.
+const { style: hidden } = Object.assign(document.createElement('i'), { style: 'display: none' });
+window.getComputedStyle = (element) => (element.hidden ? hidden : element.style);
