@@ -109,11 +109,12 @@ function* everySetUp(): Generator<MachineSetUp> {
 }
 
 const UNRESOLVED = /undefined|null|NaN|\[object|\$\{|\{|\}| {2}|\.\.|^\s|\s$/;
-const wordsOf = ({ text, tools, figures, measurement, look, cautions }: SheetStep): string[] => [
+const wordsOf = ({ text, tools, figures, measurement, setBy, look, cautions }: SheetStep): string[] => [
   text,
   ...tools,
   ...figures.map(({ label }) => label),
   ...(measurement ? [measurement.label, ...fieldsOf(measurement).map(({ label }) => label)] : []),
+  ...(setBy === null ? [] : [setBy]),
   ...(look ? [LOOKS[look].question] : []),
   ...cautions.map((key) => CAUTIONS[key].text),
 ];
@@ -143,6 +144,7 @@ function stepFaults(step: SheetStep): string[] {
     ...unresolved.map((words) => `unresolved: "${words}"`),
     ...strange.map(({ label }) => `the figure of ${label}`),
     ...(needsWrench ? ['no torque wrench'] : []),
+    ...(step.setBy !== null && !step.measurement ? ['nothing is measured that is set'] : []),
     ...(step.measurement && step.tools.length === 0 ? ['nothing to measure with'] : []),
   ];
 }

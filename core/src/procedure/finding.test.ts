@@ -1,4 +1,5 @@
 import { sheetSteps } from './compose.js';
+import { measuredAgain, withMeasuredAgain } from '../measurement/again.js';
 import { findingWords, itemFindings, jobFindings } from './finding.js';
 import type { Finding } from './finding.js';
 import { fluidWords } from './fluidWords.js';
@@ -75,6 +76,19 @@ describe('what a job found', () => {
       found: { sight: 'dark', decided: 'cleanAndRefit', note: 'none on the shelf' },
     };
     expect(findingWords(seen, 'metric')).toBe('No light comes through (none on the shelf)');
+  });
+
+  it('is what was found at first, with what it was set to beside it', () => {
+    const first = { left: 60, right: 80 };
+    const set = withMeasuredAgain(withMeasuredAgain(first, { left: 70 }), { left: 80, right: 80 });
+    expect(measuredAgain(set)).toEqual({ left: 80, right: 80 });
+    const [tyres] = found({ 'tyres.rear': set }).get('Tyre pressures') ?? [];
+    // The interval is judged by how it was found: 60 kPa is too little.
+    expect(tyres?.isGood).toBe(false);
+    expect(tyres && findingWords(tyres, 'metric')).toBe(
+      'Pressure, rear pair: left 60 kPa, right 80 kPa, set to left 80 kPa, right 80 kPa',
+    );
+    expect(measuredAgain({ ...first, note: 'again.' })).toEqual({});
   });
 
   it.each<[Measurement, string | null]>([

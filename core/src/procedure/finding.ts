@@ -2,6 +2,7 @@ import { sightOf } from '../check/looks.js';
 import type { LookKey } from '../check/looks.js';
 import { shownValue } from '../units/quantity.js';
 import type { UnitSystem } from '../units/units.js';
+import { measuredAgain } from '../measurement/again.js';
 import { fieldsOf } from '../measurement/measurement.js';
 import type { Measurement } from '../measurement/measurement.js';
 import { sheetSteps } from './compose.js';
@@ -77,7 +78,9 @@ function measuredWords(measurement: Measurement, found: FoundFields, units: Unit
 /** A finding in words and in the units of `units`: "Pressure, rear pair: left 83 kPa, right 82 kPa". */
 export function findingWords({ measurement, look, found }: Finding, units: UnitSystem): string {
   const figures = measurement ? measuredWords(measurement, found, units).join(', ') : '';
-  const measured = measurement && figures ? `${measurement.label}: ${figures}` : '';
+  const again = measurement ? measuredWords(measurement, measuredAgain(found), units).join(', ') : '';
+  const measured =
+    measurement && figures ? `${measurement.label}: ${figures}${again ? `, set to ${again}` : ''}` : '';
   const sight = look && typeof found['sight'] === 'string' ? sightOf(look, found['sight']) : undefined;
   const note = typeof found['note'] === 'string' && found['note'] ? ` (${found['note']})` : '';
   return `${[measured, sight?.words ?? ''].filter(Boolean).join('; ')}${note}`;

@@ -53,6 +53,8 @@ export interface Step {
   readonly tools: readonly string[];
   readonly figures: readonly Figure[];
   readonly measurement: Measurement | null;
+  /** how what is measured is set where it is out, to be measured again; null where nothing can be set */
+  readonly setBy: string | null;
   readonly look: LookKey | null;
   /** the house rule it follows */
   readonly rule: HouseRuleKey | null;
@@ -82,6 +84,7 @@ const NOTHING: Optional = {
   tools: [],
   figures: [],
   measurement: null,
+  setBy: null,
   look: null,
   rule: null,
   drains: null,

@@ -39,14 +39,17 @@ function volume(litres: number, units: UnitSystem): string {
 }
 
 /** What is to be measured, with a blank for each figure. */
-function measureWords(measurement: Measurement, units: UnitSystem): string {
+function measureWords(measurement: Measurement, setBy: string | null, units: UnitSystem): string {
   const fields = fieldsOf(measurement);
-  const blanks = fields.map(({ label, dimension }) => {
-    const unit = dimension === null ? '' : ` ${shownUnit(dimension, units).unit}`;
-    return `${fields.length === 1 ? '' : `${label.toLowerCase()} `}${BLANK}${unit}`;
-  });
+  const blanks = fields
+    .map(({ label, dimension }) => {
+      const unit = dimension === null ? '' : ` ${shownUnit(dimension, units).unit}`;
+      return `${fields.length === 1 ? '' : `${label.toLowerCase()} `}${BLANK}${unit}`;
+    })
+    .join(', ');
   const wanted = wantedWords(measurement, units);
-  return `${measurement.label}: ${blanks.join(', ')}${wanted ? ` (${wanted})` : ''}`;
+  const again = setBy === null ? '' : ` Where it is out: ${setBy} Set to: ${blanks}`;
+  return `${measurement.label}: ${blanks}${wanted ? ` (${wanted})` : ''}${again && '.'}${again}`;
 }
 
 function fillWords(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
@@ -83,7 +86,7 @@ function stepLines(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
     ...(step.drains ? [`About ${volume(litresOfNeed(step.drains), units)} come out.`] : []),
     ...fillWords(step, job, units),
     ...dipstickWords(step.reads, units),
-    ...(step.measurement ? [measureWords(step.measurement, units)] : []),
+    ...(step.measurement ? [measureWords(step.measurement, step.setBy, units)] : []),
     ...(step.look
       ? [
           `${LOOKS[step.look].question} ${LOOKS[step.look].sights.map(({ words }) => tick(words)).join('   ')}`,

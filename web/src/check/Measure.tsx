@@ -15,6 +15,8 @@ interface Props {
   readonly values: Values;
   readonly onChange: (values: Values) => void;
   readonly disabled?: boolean;
+  /** what stands over the fields, where that is not what is measured */
+  readonly legend?: string;
 }
 
 function parse(typed: string, { dimension }: MeasureField, units: UnitSystem): number | null {
@@ -31,7 +33,7 @@ function shown(value: number | undefined, { dimension }: MeasureField, units: Un
 }
 
 /** Figures typed in any unit and judged at once. */
-export function Measure({ measurement, values, onChange, disabled = false }: Props) {
+export function Measure({ measurement, values, onChange, disabled = false, legend }: Props) {
   const { site } = useSession();
   const units = site.unitSystem;
   const fields = fieldsOf(measurement);
@@ -53,8 +55,8 @@ export function Measure({ measurement, values, onChange, disabled = false }: Pro
   return (
     <fieldset className={styles.measure} disabled={disabled}>
       <legend>
-        {measurement.label}
-        {goal ? <span className="soft"> ({goal})</span> : null}
+        {legend ?? measurement.label}
+        {goal && legend === undefined ? <span className="soft"> ({goal})</span> : null}
       </legend>
       <div className={styles.fields}>
         {fields.map((field) => {

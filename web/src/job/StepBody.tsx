@@ -6,9 +6,12 @@ import {
   fillNeedOf,
   gradeWords,
   HOUSE_RULES,
+  isInSpec,
   litresOfNeed,
+  measuredAgain,
   ruleWords,
   shownRange,
+  withMeasuredAgain,
 } from '@yugator/core';
 import type { FillTarget, LevelNeed, SheetStep } from '@yugator/core';
 import { LookPick } from '../check/LookPick.js';
@@ -151,6 +154,30 @@ function LevelPart({ job: { setUp }, step: { reads }, found, onFound }: Props) {
   );
 }
 
+/** Where what was measured is out and can be set: how, and what it comes to then. What was found at first stays beside it. */
+function SetPart({ step, found, onFound, disabled }: Omit<Props, 'job'>) {
+  const { measurement, setBy } = step;
+  const again = measuredAgain(found);
+  if (!measurement || setBy === null) return null;
+  const isOut = isInSpec(measurement, numbersOf(found)) === false;
+  if (!isOut && Object.keys(again).length === 0) return null;
+  return (
+    <>
+      <p>{setBy}</p>
+      <Measure
+        measurement={measurement}
+        legend="After setting"
+        values={again}
+        onChange={(values) => onFound(withMeasuredAgain(found, values))}
+        disabled={disabled ?? false}
+      />
+      {isInSpec(measurement, again) === false ? (
+        <p>If it cannot be set, say of its item that it was found defective.</p>
+      ) : null}
+    </>
+  );
+}
+
 interface Props {
   readonly job: JobDto;
   readonly step: SheetStep;
@@ -191,6 +218,7 @@ export function StepBody({ job, step, found, onFound, disabled = false }: Props)
           disabled={disabled}
         />
       ) : null}
+      <SetPart step={step} found={found} onFound={onFound} disabled={disabled} />
       {step.look ? <LookPick look={step.look} found={found} onChange={onFound} disabled={disabled} /> : null}
       {rule && step.rule ? (
         <p className={styles.rule}>

@@ -30,6 +30,14 @@ function chargingOf({ spec }: MachineSetUp): Measurement {
 
 const BELT_KINDS = ['fanBelt', 'driveBelt', 'deckBelt'] as const;
 
+/** How a belt is set where it gives too much or too little. */
+function beltSetBy(component: Component | null | undefined): string {
+  if (component === 'fanBelt')
+    return 'Loosen the bolts of the alternator, lever it outward by its strong end, tighten, and measure again.';
+  if (component === 'deckBelt') return 'Set the spring or the rod of the idler, lock it, and measure again.';
+  return 'Set the tensioner or the rod of the idler, lock it, and measure again.';
+}
+
 function deflectionOf({ name, component, low, high }: CardPlay): Measurement {
   return { kind: 'range', label: cardName(name, component), dimension: 'length', low, high };
 }
@@ -59,7 +67,12 @@ export const BELTS: Procedure = {
         phase,
         `${words}Press with the thumb half way between the pulleys and measure how far it gives.`,
         2,
-        { needs, measurement: play && deflectionOf(play), tools: ['rule'] },
+        {
+          needs,
+          measurement: play && deflectionOf(play),
+          setBy: play && beltSetBy(play.component),
+          tools: ['rule'],
+        },
       );
     };
     const { phase, needs, words } = beltPlace(setUp, isOfDeckAlone ? 'deckBelt' : null);
@@ -171,6 +184,8 @@ export const FREE_PLAY: Procedure = {
           cautions: ['brakes'],
           tools: ['rule'],
           measurement: play ? freePlayOf(play) : null,
+          setBy:
+            'Loosen the lock nut at the clevis of the side that is out, turn it a turn at a time, and count the turns into the note. Lock it, and measure both again.',
         },
       ),
       step('try', 'functionChecks', 'Drive a few yards and brake: it stops straight.', 2, {
@@ -212,6 +227,8 @@ function tyreSteps({ spec }: MachineSetUp, components: readonly Component[]): St
         ...common,
         after: [],
         measurement: { kind: 'tyres', label: `Pressure, ${axle} pair`, low, high, sidewallMaximum },
+        setBy:
+          'Pump up or let out air a little at a time, never above the sidewall figure, and measure both again.',
       },
     ),
   );

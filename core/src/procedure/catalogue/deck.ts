@@ -156,18 +156,15 @@ export const DECK_LEVEL: Procedure = {
       'measure',
       'onTheGround',
       'Key still out, level ground, deck at cutting height. Turn the blades crosswise, then lengthwise, and measure the tips above the ground.',
-      8,
+      16,
       {
         needs: [],
         cautions: ['blades'],
-        tools: ['gloves', 'rule'],
+        tools: ['gloves', 'rule', 'wrenches for the hangers'],
         measurement: levelOf(setUp),
+        setBy:
+          'Set the hangers of the side that hangs low, then those of the front, lock them, and measure all four again.',
       },
     ),
-    step('set', 'onTheGround', 'Set the hangers, then measure again.', 8, {
-      needs: [],
-      cautions: ['blades'],
-      tools: ['wrenches for the hangers'],
-    }),
   ],
 };

@@ -119,6 +119,7 @@ function plugsIn(setUp: MachineSetUp, text: string) {
   return step('in', 'whileItDrains', text, 5, {
     needs: ['safe', 'cool'],
     measurement: gapOf(setUp),
+    setBy: 'Bend the side electrode alone, never lever on the middle one, and measure again.',
     rule: 'torque',
     tools: ['torque wrench', 'feeler gauge'],
     figures: torqueFigures(setUp, 'sparkPlugs'),
