@@ -1,7 +1,16 @@
-import { CARD_ACCESS, FUEL_FILTERS, LEVEL_READINGS, OIL_DRAINS, OIL_FILTERS, READ_AT } from '@yugator/core';
+import {
+  CARD_ACCESS,
+  FLUID_DRAINS,
+  FUEL_FILTERS,
+  LEVEL_READINGS,
+  OIL_DRAINS,
+  OIL_FILTERS,
+  READ_AT,
+} from '@yugator/core';
 import type {
   CardAccess,
   Component,
+  FluidDrain,
   FuelFilter,
   LevelReading,
   OilDrain,
@@ -74,6 +83,16 @@ export class FluidSpecDto {
   @IsOptional()
   @Amount('Give the capacity as a volume, such as 1.7 L or 1.8 qt.', 500)
   litresWithoutFilter!: number | null;
+
+  /** litres that the book says to pour first; null where it does not say */
+  @IsOptional()
+  @Amount('Give the first pour as a volume, such as 1.8 L or 2 qt.', 500)
+  firstPour?: number | null;
+
+  /** how it comes out, where that is not as usual; null where nobody said */
+  @IsOptional()
+  @IsIn(FLUID_DRAINS, { message: 'Choose how it comes out.' })
+  drain?: FluidDrain | null;
 
   /** litres from the low to the full mark of its dipstick; null where it has none or the book does not say */
   @IsOptional()

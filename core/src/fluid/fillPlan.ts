@@ -12,6 +12,8 @@ export interface FillNeed {
   readonly capacityWithFilter: number;
   /** litres, the filter left on; null where the book gives one figure */
   readonly capacityWithoutFilter: number | null;
+  /** litres that the book says to pour first, before the first run; null where it does not say */
+  readonly firstPourByBook: number | null;
   readonly filterChanged: boolean;
   readonly prefill: Prefill;
   /** litres that stayed in: drained only in part */
@@ -54,23 +56,27 @@ function refillOf(need: FillNeed): number {
 
 const PREFILLED: Record<Prefill, number> = { none: 0, quarter: 0.25, half: 0.5, full: 1 };
 
+/** Pours `first` at first, and what is still missing after the run: never more than `target` in all. */
+function inTwo(target: number, prefilled: number, first: number): FillPlan {
+  const firstPour = Math.min(first, target - prefilled);
+  return { target, prefilled, firstPour, topUp: target - prefilled - firstPour };
+}
+
 /**
  * The plan of a refill, in litres. The first pour leaves room for what the filter will swallow and a twentieth more; the rest goes in
  * by the dipstick after the first run. With `shadeUnder` one pour ends just below the mark; with `withoutFilterFirst` the first
- * pour is the book's figure without filter. Never more than the engine takes.
+ * pour is the book's figure without filter. Where the book says what to pour first, that is poured. Never more than the engine takes.
  */
 export function fillPlan(need: FillNeed): FillPlan {
   const refill = refillOf(need);
   const takes = Math.min(filterTakes(need), refill);
   const prefilled = takes * PREFILLED[need.prefill];
   if (need.target === 'shadeUnder') {
-    const target = Math.max(prefilled, refill * (1 - SHADE));
-    return { target, prefilled, firstPour: target - prefilled, topUp: 0 };
+    return inTwo(Math.max(prefilled, refill * (1 - SHADE)), prefilled, need.firstPourByBook ?? refill);
   }
   const held =
     need.target === 'withoutFilterFirst' && need.capacityWithoutFilter !== null ? 0 : refill * MARGIN;
-  const firstPour = Math.max(0, refill - takes - held);
-  return { target: refill, prefilled, firstPour, topUp: refill - prefilled - firstPour };
+  return inTwo(refill, prefilled, need.firstPourByBook ?? Math.max(0, refill - takes - held));
 }
 
 /** What the dipstick says, with 0 at the low mark and 1 at the full one. */

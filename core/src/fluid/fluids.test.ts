@@ -12,6 +12,7 @@ const LITRES = fc.double({ min: 0, max: 60, noNaN: true });
 const NEED: FillNeed = {
   capacityWithFilter: 2,
   capacityWithoutFilter: 1.7,
+  firstPourByBook: null,
   filterChanged: true,
   prefill: 'none',
   retained: 0,
@@ -53,6 +54,18 @@ describe('a fill plan', () => {
     expect(fillPlan({ ...one, target })).toEqual(fillPlan(one));
   });
 
+  it('pours first what the book says, whatever the filter takes', () => {
+    // "4 qt, 4.3 qt with filter": four first, run, then about three tenths.
+    const need = { ...NEED, capacityWithFilter: 4.3, capacityWithoutFilter: 4, firstPourByBook: 4 };
+    expect(fillPlan(need)).toMatchObject({ target: 4.3, firstPour: 4, topUp: expect.closeTo(0.3, 9) });
+    // Half of the filter's share is in it already; with the filter left on, four are all.
+    expect(fillPlan({ ...need, prefill: 'half' }).topUp).toBeCloseTo(0.15, 9);
+    expect(fillPlan({ ...need, filterChanged: false })).toMatchObject({ firstPour: 4, topUp: 0 });
+    // Never above what there is room for.
+    expect(fillPlan({ ...need, retained: 0.8 })).toMatchObject({ firstPour: 3.5, topUp: 0 });
+    expect(fillPlan({ ...need, target: 'shadeUnder' })).toMatchObject({ firstPour: 4, target: 4.128 });
+  });
+
   it('counts the quarter that a rolled filter has drunk', () => {
     expect(fillPlan({ ...NEED, prefill: 'quarter' }).prefilled).toBeCloseTo(0.075, 9);
   });
@@ -72,6 +85,7 @@ describe('a fill plan', () => {
         fc.record({
           capacityWithFilter: LITRES,
           capacityWithoutFilter: fc.option(LITRES),
+          firstPourByBook: fc.option(LITRES),
           retained: LITRES,
           filterChanged: fc.boolean(),
           prefill: fc.constantFrom('none', 'quarter', 'half', 'full'),

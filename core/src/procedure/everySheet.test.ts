@@ -7,6 +7,8 @@ import { LOOKS } from '../check/looks.js';
 import { CAUTIONS } from './caution.js';
 import { PROCEDURES, proceduresFor } from './catalogue.js';
 import type { SheetStep } from './compose.js';
+import { FLUID_DRAINS } from './fluidDrain.js';
+import type { FluidDrain } from './fluidDrain.js';
 import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from './machineSetUp.js';
 import type { MachineSetUp, MachineSpec, ServiceFittings, WorkItem } from './machineSetUp.js';
 import { orderedPairs } from './orders.js';
@@ -53,6 +55,12 @@ const WHOLE_CARD: MachineSpec = {
   tools: [],
 };
 
+/** The same card, its fluids coming out by one way. */
+const drainedBy = (drain: FluidDrain | null): MachineSpec => ({
+  ...WHOLE_CARD,
+  fluids: WHOLE_CARD.fluids.map((fluid) => ({ ...fluid, drain })),
+});
+
 /** Torques that a piece of work goes by besides those of what it is done to. */
 const FASTENED_BY: Partial<Record<Component, readonly Component[]>> = {
   engineOil: ['engineDrainPlug'],
@@ -96,7 +104,8 @@ function* everySetUp(): Generator<MachineSetUp> {
           if (!fittings) continue;
           count += 1;
           const rules = rulesAt(count);
-          yield setUp([itemOf(work)], { machineClass, fuel, fittings, rules, spec: WHOLE_CARD });
+          const spec = drainedBy(FLUID_DRAINS[count % FLUID_DRAINS.length] ?? null);
+          yield setUp([itemOf(work)], { machineClass, fuel, fittings, rules, spec });
         }
       }
       for (const fittings of FITTINGS.filter((_each, index) => index % 24 === 0)) {

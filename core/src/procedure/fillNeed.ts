@@ -14,10 +14,11 @@ export function fillNeedOf(
   setUp: MachineSetUp,
 ): FillNeed | null {
   if (!fills) return null;
-  const { litresWithFilter, litresWithoutFilter, filterChanged } = fills;
+  const { litresWithFilter, litresWithoutFilter, firstPour, filterChanged } = fills;
   return {
     capacityWithFilter: litresWithFilter,
     capacityWithoutFilter: litresWithoutFilter,
+    firstPourByBook: firstPour,
     filterChanged,
     // Only the engine's filter is filled beforehand.
     prefill: fluid === 'engineOil' && filterChanged ? prefillOf(setUp) : 'none',

@@ -4,6 +4,7 @@ import type { DeckLimits } from '../check/deckLevel.js';
 import type { HouseRules } from '../site/houseRules.js';
 import type { Action } from '../schedule/item.js';
 import type { ApprovedGrade } from '../fluid/viscosity.js';
+import type { FluidDrain } from './fluidDrain.js';
 import type { LevelReading, ReadAt } from './levelReading.js';
 import type { AccessLine } from './ownAccess.js';
 import type { Figure, FluidNeed, LevelNeed, Step } from './step.js';
@@ -35,6 +36,10 @@ export interface MachineSpec {
     readonly component?: Component | null;
     readonly litresWithFilter: number;
     readonly litresWithoutFilter: number | null;
+    /** litres that the book says to pour first; null where it does not say */
+    readonly firstPour?: number | null;
+    /** how it comes out, where that is not as usual; of the engine's oil the fittings say it */
+    readonly drain?: FluidDrain | null;
     readonly betweenMarks?: number | null;
     readonly marks?: string;
     /** how its level is read; null where the card does not say */
@@ -152,8 +157,8 @@ export function fluidNeed(
 ): FluidNeed | null {
   const found = spec.fluids.find(({ component }) => component === fluid);
   if (!found) return null;
-  const { litresWithFilter, litresWithoutFilter, betweenMarks = null, marks = '' } = found;
-  return { fluid, litresWithFilter, litresWithoutFilter, betweenMarks, marks, filterChanged };
+  const { litresWithFilter, litresWithoutFilter, firstPour = null, betweenMarks = null, marks = '' } = found;
+  return { fluid, litresWithFilter, litresWithoutFilter, firstPour, betweenMarks, marks, filterChanged };
 }
 
 /** A fluid whose level is read, with what the card says of its dipstick. */

@@ -213,6 +213,7 @@ describe('a sheet', () => {
     const items = [
       ...ANNUAL_MOWER.filter(({ components }) => !components.includes('airFilter')),
       work('Air filter: clean', 'clean', 'airFilter'),
+      work('Transaxle oil', 'replace', 'transaxleOil'),
     ];
     const wordsOf = (key: string, option: string) => {
       const set = (all: WorkItem[]) => setUp(all, { rules: withDefaults({ [key]: option }) });

@@ -28,6 +28,8 @@ export interface LevelNeed {
 export interface FluidNeed extends LevelNeed {
   readonly litresWithFilter: number;
   readonly litresWithoutFilter: number | null;
+  /** litres that the book says to pour first; null where it does not say */
+  readonly firstPour: number | null;
   readonly filterChanged: boolean;
 }
 

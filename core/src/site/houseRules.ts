@@ -66,6 +66,19 @@ export const HOUSE_RULES = [
     ],
   },
   {
+    key: 'otherDrain',
+    question: 'How do the oils of gearboxes and axles come out?',
+    changes: 'The drain steps of every oil but the engine’s, and their tools.',
+    options: [
+      option('drain', 'By their drain', 'What the gears have worn off lies at the bottom.'),
+      option(
+        'extractor',
+        'With the extractor, through the fill opening',
+        'No plug is worn out, and nothing runs over the axle.',
+      ),
+    ],
+  },
+  {
     key: 'fillTarget',
     question: 'How full is full?',
     changes: 'The fill plan: one pour or two.',

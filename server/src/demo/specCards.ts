@@ -57,6 +57,7 @@ function mower(): SpecCardDto {
         fluid: '',
         litresWithFilter: litres('2.1 qt'),
         litresWithoutFilter: litres('1.9 qt'),
+        firstPour: litres('1.8 qt'),
         betweenMarks: litres('0.5 qt'),
         marks: 'ADD to FULL',
         reading: 'screwedIn',
@@ -117,7 +118,14 @@ function tractor(): SpecCardDto {
         litresWithoutFilter: null,
         grades: [],
       },
-      { component: 'frontAxleOil', fluid: '', litresWithFilter: 4.5, litresWithoutFilter: null, grades: [] },
+      {
+        component: 'frontAxleOil',
+        fluid: '',
+        litresWithFilter: 4.5,
+        litresWithoutFilter: null,
+        drain: 'twoPlugs',
+        grades: [],
+      },
       { component: 'coolant', fluid: '', litresWithFilter: 5, litresWithoutFilter: null, grades: [] },
     ],
     torques: [

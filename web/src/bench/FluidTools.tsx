@@ -77,6 +77,7 @@ export function FillTool() {
           need={{
             capacityWithFilter: withFilter,
             capacityWithoutFilter: withoutFilter,
+            firstPourByBook: null,
             retained,
             filterChanged: filter === 'changed',
             prefill,

@@ -1,6 +1,6 @@
 import type { SpecCardDto } from '@yugator/contracts';
 import { ACCESS, CARD_ACCESS } from '@yugator/core';
-import type { ComponentKind, Dimension, LevelReading } from '@yugator/core';
+import type { ComponentKind, Dimension, FluidDrain, LevelReading } from '@yugator/core';
 
 /** How the text of a cell is read: as words, a figure with a unit, a range of it, a whole number, degrees, or an axle. */
 export type CellKind =
@@ -24,8 +24,8 @@ export interface SpecColumn {
 }
 
 export interface SpecSection {
-  /** grades and levels are parts of the fluids, typed by themselves */
-  readonly key: Exclude<keyof SpecCardDto, 'service'> | 'grades' | 'levels';
+  /** grades, drains and levels are parts of the fluids, typed by themselves */
+  readonly key: Exclude<keyof SpecCardDto, 'service'> | 'grades' | 'drains' | 'levels';
   readonly title: string;
   readonly columns: readonly SpecColumn[];
   /** lines that it takes; as many as are wanted where it does not say */
@@ -83,6 +83,15 @@ const LEVEL_WORDS: Record<LevelReading, string> = {
   reservoir: 'reservoir',
 };
 
+const DRAIN_WORDS: Record<FluidDrain, string> = {
+  plug: 'drain plug',
+  twoPlugs: 'two drain plugs',
+  valve: 'drain valve',
+  hose: 'drain hose',
+  extractor: 'extractor only',
+  cap: 'cap',
+};
+
 const ACCESS_WORDS = Object.fromEntries(CARD_ACCESS.map((name) => [name, ACCESS[name].words]));
 
 export const SPEC_SECTIONS: readonly SpecSection[] = [
@@ -94,6 +103,15 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
       ownName('fluid', 'Transmission and hydraulic oil'),
       quantity('litresWithFilter', 'With filter', 'volume', '2.1 qt'),
       quantity('litresWithoutFilter', 'Without filter', 'volume', '1.9 qt', false),
+    ],
+  },
+  {
+    key: 'drains',
+    title: 'How fluids come out and go in',
+    columns: [
+      component('Fluid', 'transaxle oil', 'fluid'),
+      choice('drain', 'Out by', DRAIN_WORDS, 'as usual'),
+      quantity('firstPour', 'First pour, by the book', 'volume', '4 qt', false),
     ],
   },
   {

@@ -73,6 +73,35 @@ describe('the spec card', () => {
     });
   });
 
+  it('takes how a fluid comes out and is poured to its fluid; the engine’s drain is said elsewhere', () => {
+    const fluids = [
+      { component: 'engineOil', fluid: '', litresWithFilter: '4.3 qt', litresWithoutFilter: '' },
+      { component: 'transaxleOil', fluid: '', litresWithFilter: '2', litresWithoutFilter: '' },
+    ];
+    const first = { component: 'engineOil', drain: '', firstPour: '4 qt' };
+    const valve = { component: 'transaxleOil', drain: 'valve', firstPour: '' };
+    const parsed = parse({ fluids, drains: [first, valve] });
+    expect(parsed).toMatchObject({
+      spec: {
+        fluids: [
+          { component: 'engineOil', drain: null, firstPour: 3.785412 },
+          { component: 'transaxleOil', drain: 'valve', firstPour: null },
+        ],
+      },
+    });
+    if ('faults' in parsed) throw new Error('The card was refused.');
+    expect(typedCard(parsed.spec, 'us').drains).toEqual([
+      { component: 'engineOil', drain: '', firstPour: '4 qt' },
+      { component: 'transaxleOil', drain: 'valve', firstPour: '' },
+    ]);
+    expect(parse({ fluids, drains: [{ ...first, drain: 'hose' }, valve, valve] })).toEqual({
+      faults: {
+        'drains/0/drain': 'How the engine is drained is chosen above the lists.',
+        'drains/2/component': 'It stands above already.',
+      },
+    });
+  });
+
   it('shows the same card in either system of units', () => {
     const spec: SpecCardDto = {
       ...emptySpecCard(),
@@ -99,7 +128,17 @@ describe('the spec card', () => {
     };
     const before: SpecCardDto = {
       ...emptySpecCard(),
-      fluids: [{ ...fluid, betweenMarks: null, marks: '', reading: 'resting', readAt: null }],
+      fluids: [
+        {
+          ...fluid,
+          drain: null,
+          firstPour: 1.7,
+          betweenMarks: null,
+          marks: '',
+          reading: 'resting',
+          readAt: null,
+        },
+      ],
       torques: [
         { component: 'bladeBolts' as const, fastener: 'Blades', low: 67.790897, high: 81.349077 },
         { component: 'sparkPlugs' as const, fastener: 'Plugs', low: 20.337269, high: 20.337269 },
@@ -135,7 +174,7 @@ describe('the spec card', () => {
 
   it('has a title and columns for every part', () => {
     expect(SPEC_SECTIONS.map(({ key }) => key).sort()).toEqual(
-      [...Object.keys(emptySpecCard()), 'grades', 'levels'].sort(),
+      [...Object.keys(emptySpecCard()), 'drains', 'grades', 'levels'].sort(),
     );
     for (const { title, columns } of SPEC_SECTIONS)
       expect([title, columns.length > 1]).toEqual([title, true]);

@@ -1,5 +1,5 @@
 import { emptySpecCard } from '@yugator/contracts';
-import type { FluidSpecDto, SpecCardDto } from '@yugator/contracts';
+import type { SpecCardDto } from '@yugator/contracts';
 import {
   isComponent,
   parseQuantity,
@@ -36,29 +36,36 @@ function cellText(row: Row, { key, kind }: SpecColumn, system: UnitSystem): stri
   return String(value);
 }
 
-/** What of a fluid is typed under how its level is read. */
-function levelOf({
-  component,
-  reading = null,
-  readAt = null,
-  marks = '',
-  betweenMarks = null,
-}: FluidSpecDto) {
-  return { component, reading, readAt, marks, betweenMarks };
-}
-const NO_LEVEL = { reading: null, readAt: null, marks: '', betweenMarks: null };
+/** What of a fluid is typed in a section of its own, and what it is where nobody said. */
+const FLUID_PARTS = {
+  drains: { drain: null, firstPour: null },
+  levels: { reading: null, readAt: null, marks: '', betweenMarks: null },
+} as const;
+type FluidPart = keyof typeof FLUID_PARTS;
 
-/** The rows of a section of a card. The grades and levels of all fluids stand in sections of their own. */
+function isFluidPart(key: string): key is FluidPart {
+  return key in FLUID_PARTS;
+}
+
+/** What a card says of a part of its fluids; those of which it says nothing are left out. */
+function partRows(fluids: readonly Row[], part: FluidPart): Row[] {
+  const nothing: Row = FLUID_PARTS[part];
+  return fluids.flatMap((fluid) => {
+    const said = Object.fromEntries(Object.keys(nothing).map((key) => [key, fluid[key] ?? nothing[key]]));
+    const isSaid = Object.keys(nothing).some((key) => said[key] !== nothing[key]);
+    return isSaid ? [{ component: fluid['component'], ...said }] : [];
+  });
+}
+
+/** The rows of a section of a card. Grades, drains and levels of all fluids stand in sections of their own. */
 export function rowsOf({ fluids, ...others }: SpecCardDto, key: SpecSection['key']): Row[] {
   if (key === 'grades')
     return fluids.flatMap(({ component: fluid, grades }) =>
       grades.map((grade) => ({ component: fluid, ...grade })),
     );
-  if (key === 'levels')
-    return fluids
-      .map(levelOf)
-      .filter((row) => row.reading || row.readAt || row.marks || row.betweenMarks !== null);
-  return (key === 'fluids' ? fluids : others[key]).map((row) => ({ ...row }));
+  const plain = fluids.map((fluid) => ({ ...fluid }));
+  if (isFluidPart(key)) return partRows(plain, key);
+  return key === 'fluids' ? plain : others[key].map((row) => ({ ...row }));
 }
 
 /** A card as text in the units of the crew, to be shown or typed over. */
@@ -160,16 +167,18 @@ function untouched(
   return kind.is === 'range' ? { low: row['low'], high: row['high'] } : { [key]: row[key] };
 }
 
-/** Grades and levels of a fluid that the card does not hold, and a level that stands there twice. */
+/** Parts of a fluid that the card does not hold, what stands there twice, and a drain that is said elsewhere. */
 function partsOfNoFluid(sections: Readonly<Record<string, readonly Row[]>>): CardFaults {
   const fluids = new Set((sections['fluids'] ?? []).map(({ component }) => component));
   const faults: Record<string, string> = {};
-  for (const key of ['grades', 'levels']) {
+  for (const key of ['grades', ...Object.keys(FLUID_PARTS)]) {
     const seen = new Set<unknown>();
-    (sections[key] ?? []).forEach(({ component }, index) => {
+    (sections[key] ?? []).forEach(({ component, drain }, index) => {
       const place = `${key}/${index}/component`;
       if (component !== undefined && !fluids.has(component)) faults[place] = 'There is no such fluid above.';
-      else if (key === 'levels' && seen.has(component)) faults[place] = 'It stands above already.';
+      else if (isFluidPart(key) && seen.has(component)) faults[place] = 'It stands above already.';
+      if (component === 'engineOil' && drain)
+        faults[`${key}/${index}/drain`] = 'How the engine is drained is chosen above the lists.';
       seen.add(component);
     });
   }
@@ -200,16 +209,18 @@ export function parseCard(
     });
   }
   const fluids = sections['fluids'] ?? [];
-  const ofFluid = (key: 'grades' | 'levels', fluid: Row) =>
+  const ofFluid = (key: 'grades' | FluidPart, fluid: Row) =>
     (sections[key] ?? []).filter(({ component }) => component === fluid['component']);
   Object.assign(faults, partsOfNoFluid(sections));
   if (Object.keys(faults).length) return { faults };
   const others = Object.fromEntries(
-    Object.entries(sections).filter(([key]) => key !== 'grades' && key !== 'levels'),
+    Object.entries(sections).filter(([key]) => key !== 'grades' && !isFluidPart(key)),
   );
   const whole = fluids.map((row) => ({
     ...row,
-    ...NO_LEVEL,
+    ...FLUID_PARTS.drains,
+    ...FLUID_PARTS.levels,
+    ...ofFluid('drains', row)[0],
     ...ofFluid('levels', row)[0],
     grades: ofFluid('grades', row).map(({ component: _fluid, ...grade }) => grade),
   }));

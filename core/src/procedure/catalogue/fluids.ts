@@ -1,5 +1,6 @@
 import type { Component } from '../../component/components.js';
 import type { MachineSetUp } from '../machineSetUp.js';
+import { drainWay } from '../fluidDrain.js';
 import { fluidNeed, torqueFigures } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
@@ -26,6 +27,8 @@ interface Way {
 function change(setUp: MachineSetUp, way: Way): Step[] {
   const need = fluidNeed(setUp, way.fluid, way.filter !== null);
   const { fluid, needs, cautions } = way;
+  const out = drainWay(setUp, way);
+  const drained = ['drain', ...(way.filter ? ['filter'] : [])];
   return [
     ...(way.fillPlug
       ? [
@@ -38,15 +41,16 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
           ),
         ]
       : []),
-    step('drain', 'startDraining', way.drain, 5, {
+    step('drain', 'startDraining', out.open, 5, {
       needs,
       cautions: [...cautions, 'usedOil'],
       handsOff: way.drips,
       wait: 'draining',
       fluid,
-      vessel: 'pan',
+      rule: way.plug ? 'otherDrain' : null,
+      vessel: out.vessel,
       drains: need,
-      tools: ['drain pan', 'wrench for the drain plug'],
+      tools: out.tools,
     }),
     ...(way.filter
       ? [
@@ -59,17 +63,22 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
           }),
         ]
       : []),
-    step('close', 'closeDrains', 'Put the plugs back with good washers.', 3, {
-      needs,
-      fluid,
-      after: afterAll('drain', ...(way.filter ? ['filter'] : [])),
-      tools: ['torque wrench'],
-      rule: 'torque',
-      figures: way.plug ? torqueFigures(setUp, way.plug) : [],
-    }),
+    ...(out.close
+      ? [
+          step('close', 'closeDrains', out.close, 3, {
+            needs,
+            fluid,
+            after: afterAll(...drained),
+            tools: out.closingTools,
+            rule: out.hasPlugs ? 'torque' : null,
+            figures: way.plug && out.hasPlugs ? torqueFigures(setUp, way.plug) : [],
+          }),
+        ]
+      : []),
     step('fill', 'firstPour', way.fill, 6, {
       needs,
       fluid,
+      ...(out.close ? {} : { after: afterAll(...drained) }),
       fills: need,
       tools: ['funnel', 'jug with a scale'],
     }),
