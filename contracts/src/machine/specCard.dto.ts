@@ -1,6 +1,9 @@
 import {
+  AIR_CLEANERS,
+  BATTERIES,
   CARD_ACCESS,
   FLUID_DRAINS,
+  FUEL_BLEEDS,
   FUEL_FILTERS,
   LEVEL_READINGS,
   OIL_DRAINS,
@@ -8,9 +11,12 @@ import {
   READ_AT,
 } from '@yugator/core';
 import type {
+  AirCleaner,
+  BatteryKind,
   CardAccess,
   Component,
   FluidDrain,
+  FuelBleed,
   FuelFilter,
   LevelReading,
   OilDrain,
@@ -18,7 +24,7 @@ import type {
   ReadAt,
   ServiceFittings,
 } from '@yugator/core';
-import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { applyDecorators, IsComponentOrNone, IsText, Part, Parts } from '../rules/index.js';
 
 const ROWS = 'Keep 60 lines at most in each part of the card.';
@@ -272,8 +278,11 @@ export class AccessDto {
   closeMinutes!: number | null;
 }
 
+/** Null is no choice: what nobody said is left out. */
+const isThere = (_dto: unknown, value: unknown) => value !== undefined;
+
 /** How the engine is fitted, as far as it changes the work. */
-export class ServiceFittingsDto implements ServiceFittings {
+export class ServiceFittingsDto implements Partial<ServiceFittings> {
   @IsIn(OIL_DRAINS, { message: 'Choose how the oil comes out.' })
   oilDrain!: OilDrain;
 
@@ -282,6 +291,19 @@ export class ServiceFittingsDto implements ServiceFittings {
 
   @IsIn(FUEL_FILTERS, { message: 'Choose the kind of fuel filter.' })
   fuelFilter!: FuelFilter;
+
+  /** left out by older versions, as what follows */
+  @ValidateIf(isThere)
+  @IsIn(FUEL_BLEEDS, { message: 'Choose how the fuel is bled.' })
+  fuelBleed?: FuelBleed;
+
+  @ValidateIf(isThere)
+  @IsIn(AIR_CLEANERS, { message: 'Choose the kind of air cleaner.' })
+  airCleaner?: AirCleaner;
+
+  @ValidateIf(isThere)
+  @IsIn(BATTERIES, { message: 'Choose the kind of battery.' })
+  battery?: BatteryKind;
 }
 
 /** What a machine holds and is set to, in SI units. */

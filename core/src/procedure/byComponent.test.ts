@@ -2,6 +2,7 @@ import type { Component } from '../component/components.js';
 import { withDefaults } from '../site/houseRules.js';
 import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
+import { fittingsOf, NOT_SAID } from './machineSetUp.js';
 import type { MachineSetUp, MachineSpec, WorkItem } from './machineSetUp.js';
 import { composeSheet } from './sheet.js';
 import { MOWER_SPEC, setUp, TRACTOR, work } from './testing/jobs.js';
@@ -146,7 +147,7 @@ describe('gear oils', () => {
 describe('the engine oil', () => {
   const oil = work('Engine oil and filter', 'replace', 'engineOil', 'engineOilFilter');
   const fittings = (over: Partial<MachineSetUp['fittings']>) => ({
-    fittings: { oilDrain: 'plug', oilFilter: 'upright', fuelFilter: 'inLine', ...over } as const,
+    fittings: fittingsOf({ oilDrain: 'plug', oilFilter: 'upright', ...over }, 'ridingMower', 'gasoline'),
   });
 
   it('counts its filter only where the job changes it and the engine has one', () => {
@@ -238,7 +239,7 @@ describe('figures of the card', () => {
     const steps = stepsOf(
       [work('Plugs', 'replace', 'sparkPlugs'), work('Oil', 'replace', 'engineOil')],
       { tools },
-      { fittings: { oilDrain: 'plug', oilFilter: 'upright', fuelFilter: 'inLine' } },
+      { fittings: { ...NOT_SAID, oilDrain: 'plug', oilFilter: 'upright', fuelFilter: 'inLine' } },
     );
     expect(step(steps, 'plugsReplace.out').tools).toEqual(['Spark plugs: deep socket 5/8 in']);
     expect(step(steps, 'engineOil.drain').tools).toContain('Drain plug: 17 mm');

@@ -9,7 +9,14 @@ import { PROCEDURES, proceduresFor } from './catalogue.js';
 import type { SheetStep } from './compose.js';
 import { FLUID_DRAINS } from './fluidDrain.js';
 import type { FluidDrain } from './fluidDrain.js';
-import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from './machineSetUp.js';
+import {
+  AIR_CLEANERS,
+  BATTERIES,
+  FUEL_BLEEDS,
+  FUEL_FILTERS,
+  OIL_DRAINS,
+  OIL_FILTERS,
+} from './machineSetUp.js';
 import type { MachineSetUp, MachineSpec, ServiceFittings, WorkItem } from './machineSetUp.js';
 import { orderedPairs } from './orders.js';
 import type { Work } from './procedure.js';
@@ -20,7 +27,14 @@ import { setUp } from './testing/jobs.js';
 const CLASSES = ['ridingMower', 'zeroTurn', 'compactTractor', 'utilityVehicle'] as const;
 const FUELS = ['gasoline', 'diesel'] as const;
 const FITTINGS: readonly ServiceFittings[] = OIL_DRAINS.flatMap((oilDrain) =>
-  OIL_FILTERS.flatMap((oilFilter) => FUEL_FILTERS.map((fuelFilter) => ({ oilDrain, oilFilter, fuelFilter }))),
+  OIL_FILTERS.flatMap((oilFilter) =>
+    FUEL_FILTERS.map((fuelFilter, index) => ({
+      ...{ oilDrain, oilFilter, fuelFilter },
+      fuelBleed: FUEL_BLEEDS[index % FUEL_BLEEDS.length] ?? 'notSaid',
+      airCleaner: AIR_CLEANERS[index % AIR_CLEANERS.length] ?? 'notSaid',
+      battery: BATTERIES[(index + OIL_FILTERS.indexOf(oilFilter)) % BATTERIES.length] ?? 'notSaid',
+    })),
+  ),
 );
 /** What is fitted to the engine changes these; of other work a few fittings are tried. */
 const OF_THE_ENGINE: ReadonlySet<Component> = new Set(['engineOil', 'engineOilFilter', 'fuelFilter']);

@@ -20,12 +20,28 @@ export type OilFilter = (typeof OIL_FILTERS)[number];
 export const FUEL_FILTERS = ['inLine', 'bowl', 'spinOn'] as const;
 export type FuelFilter = (typeof FUEL_FILTERS)[number];
 
+/** How the air leaves the fuel after its filter was open. */
+export const FUEL_BLEEDS = ['notSaid', 'screw', 'self'] as const;
+export type FuelBleed = (typeof FUEL_BLEEDS)[number];
+
+/** One element, or a second one within that stays when the outer is changed. */
+export const AIR_CLEANERS = ['notSaid', 'single', 'twoStage'] as const;
+export type AirCleaner = (typeof AIR_CLEANERS)[number];
+
+export const BATTERIES = ['notSaid', 'serviceable', 'sealed', 'window'] as const;
+export type BatteryKind = (typeof BATTERIES)[number];
+
 /** What hangs on the engine, as far as it changes the work. */
 export interface ServiceFittings {
   readonly oilDrain: OilDrain;
   readonly oilFilter: OilFilter;
   readonly fuelFilter: FuelFilter;
+  readonly fuelBleed: FuelBleed;
+  readonly airCleaner: AirCleaner;
+  readonly battery: BatteryKind;
 }
+
+export const NOT_SAID = { fuelBleed: 'notSaid', airCleaner: 'notSaid', battery: 'notSaid' } as const;
 
 /**
  * What a machine holds and is set to, as far as the work needs it; in SI. Lines are found by their component; one of an older card
@@ -122,13 +138,28 @@ export function usualFittings(
 ): ServiceFittings {
   if (fuel === 'diesel') {
     const oilDrain = machineClass === 'compactTractor' ? 'twoPlugs' : 'plug';
-    return { oilDrain, oilFilter: 'upright', fuelFilter: 'bowl' };
+    return { ...NOT_SAID, oilDrain, oilFilter: 'upright', fuelFilter: 'bowl' };
   }
   return {
+    ...NOT_SAID,
     oilDrain: machineClass === 'utilityVehicle' ? 'plug' : 'valve',
     oilFilter: 'sideways',
     fuelFilter: 'inLine',
   };
+}
+
+/** What a card says of the fittings, and the usual where it says nothing: an older card knows fewer of them. */
+export function fittingsOf(
+  said: Partial<ServiceFittings> | undefined,
+  machineClass: MachineSetUp['machineClass'],
+  fuel: MachineSetUp['fuel'],
+): ServiceFittings {
+  return { ...usualFittings(machineClass, fuel), ...said };
+}
+
+/** What comes before every start of its engine. */
+export function startWords({ fuel }: Pick<MachineSetUp, 'fuel'>): string {
+  return fuel === 'diesel' ? 'Pre-heat until the lamp goes out, then start. ' : '';
 }
 
 /** What a line of the card is called: its own name, else its component's. */

@@ -3,7 +3,7 @@ import { proceduresFor } from './catalogue.js';
 import { sheetSteps } from './compose.js';
 import type { SheetStep } from './compose.js';
 import { fillNeedOf } from './fillNeed.js';
-import { FUEL_FILTERS, OIL_DRAINS, OIL_FILTERS } from './machineSetUp.js';
+import { FUEL_FILTERS, NOT_SAID, OIL_DRAINS, OIL_FILTERS } from './machineSetUp.js';
 import type { MachineSetUp, MachineSpec, WorkItem } from './machineSetUp.js';
 import { composeSheet, linksOf } from './sheet.js';
 import type { Sheet } from './sheet.js';
@@ -50,7 +50,7 @@ function drawn({
   return setUp(items, {
     machineClass,
     fuel,
-    fittings: { oilDrain, oilFilter, fuelFilter },
+    fittings: { ...NOT_SAID, oilDrain, oilFilter, fuelFilter },
     spec: { ...MOWER_SPEC, access },
     rules: withDefaults(rules),
   });
@@ -158,7 +158,7 @@ describe('a sheet', () => {
         ...MOWER_SPEC,
         torques: [{ component: 'engineDrainPlug', fastener: '', low: 16, high: 16 }] as const,
       };
-      const fittings = { oilDrain, oilFilter: 'sideways', fuelFilter: 'inLine' } as const;
+      const fittings = { ...NOT_SAID, oilDrain, oilFilter: 'sideways', fuelFilter: 'inLine' } as const;
       const sheet = composeSheet(setUp([oil], { spec, fittings }));
       const close = sheet.steps.find(({ key }) => key === 'engineOil.close');
       const hasPlug = oilDrain === 'plug' || oilDrain === 'twoPlugs';

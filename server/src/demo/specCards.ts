@@ -99,6 +99,10 @@ function mower(): SpecCardDto {
 function tractor(): SpecCardDto {
   return {
     ...emptySpecCard(),
+    service: {
+      ...{ oilDrain: 'twoPlugs', oilFilter: 'upright', fuelFilter: 'bowl' },
+      ...{ fuelBleed: 'screw', airCleaner: 'twoStage', battery: 'serviceable' },
+    },
     fluids: [
       {
         component: 'engineOil',

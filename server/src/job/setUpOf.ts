@@ -1,4 +1,4 @@
-import { usualFittings } from '@yugator/core';
+import { fittingsOf } from '@yugator/core';
 import type { MachineFacts, MachineSetUp } from '@yugator/core';
 import { storedCardOrEmpty } from '../machine/storedCard.js';
 import type { Machine } from '../models/machine.model.js';
@@ -18,7 +18,7 @@ export function setUpOf(
     machineClass,
     fuel,
     cooling: machine.cooling ?? (fuel === 'diesel' ? 'liquid' : 'air'),
-    fittings: service ?? usualFittings(machineClass, fuel),
+    fittings: fittingsOf(service, machineClass, fuel),
     spec: { fluids, torques, plugs, tyres, plays, decks, charging, fittings, access, tools },
     rules: rulesOf(site),
     items: facts.items

@@ -1,4 +1,13 @@
-import type { FuelFilter, OilDrain, OilFilter, ServiceFittings } from '@yugator/core';
+import type {
+  AirCleaner,
+  BatteryKind,
+  FuelBleed,
+  FuelFilter,
+  MachineSetUp,
+  OilDrain,
+  OilFilter,
+  ServiceFittings,
+} from '@yugator/core';
 import { Choose, choicesOf } from '../form/Choose.js';
 
 const WIDE = { minWidth: 230 };
@@ -25,22 +34,52 @@ const FUEL_WORDS: Record<FuelFilter, string> = {
   spinOn: 'Spin-on',
 };
 
-/** How the engine is fitted, in words. */
-export function fittingsWords({ oilDrain, oilFilter, fuelFilter }: ServiceFittings): string {
-  return `Oil drain: ${DRAIN_WORDS[oilDrain]}. Oil filter: ${FILTER_WORDS[oilFilter]}. Fuel filter: ${FUEL_WORDS[fuelFilter]}.`;
+const BLEED_WORDS: Record<FuelBleed, string> = {
+  notSaid: 'Not said',
+  screw: 'At a bleed screw',
+  self: 'By itself, in starting',
+};
+
+const CLEANER_WORDS: Record<AirCleaner, string> = {
+  notSaid: 'Not said',
+  single: 'One element',
+  twoStage: 'Two elements, one within the other',
+};
+
+const BATTERY_WORDS: Record<BatteryKind, string> = {
+  notSaid: 'Not said',
+  serviceable: 'Serviceable, with caps',
+  sealed: 'Sealed',
+  window: 'Sealed, with a window',
+};
+
+/** How the machine is fitted, in words; what nobody said is left out. */
+export function fittingsWords(fittings: ServiceFittings): string {
+  const { oilDrain, oilFilter, fuelFilter, fuelBleed, airCleaner, battery } = fittings;
+  const said = [
+    `Oil drain: ${DRAIN_WORDS[oilDrain]}.`,
+    `Oil filter: ${FILTER_WORDS[oilFilter]}.`,
+    `Fuel filter: ${FUEL_WORDS[fuelFilter]}.`,
+    fuelBleed === 'notSaid' ? '' : `Fuel bled: ${BLEED_WORDS[fuelBleed]}.`,
+    airCleaner === 'notSaid' ? '' : `Air cleaner: ${CLEANER_WORDS[airCleaner]}.`,
+    battery === 'notSaid' ? '' : `Battery: ${BATTERY_WORDS[battery]}.`,
+  ];
+  return said.filter(Boolean).join(' ');
 }
 
-/** Says how the engine is fitted: the sheets of its jobs follow. */
+/** Says how the machine is fitted: the sheets of its jobs follow. */
 export function FittingsEdit({
   fittings,
+  fuel,
   onChange,
 }: {
   fittings: ServiceFittings;
+  fuel: MachineSetUp['fuel'];
   onChange: (fittings: ServiceFittings) => void;
 }) {
   return (
     <fieldset style={{ border: 0, padding: 0, margin: '0 0 18px' }}>
-      <legend style={{ fontWeight: 700, paddingBottom: 10 }}>How the engine is fitted</legend>
+      <legend style={{ fontWeight: 700, paddingBottom: 10 }}>How it is fitted</legend>
       <div style={{ display: 'flex', flexWrap: 'wrap', gap: 12 }}>
         <Choose
           fullWidth={false}
@@ -65,6 +104,32 @@ export function FittingsEdit({
           value={fittings.fuelFilter}
           choices={choicesOf(FUEL_WORDS)}
           onChange={(fuelFilter) => onChange({ ...fittings, fuelFilter })}
+        />
+        {fuel === 'diesel' ? (
+          <Choose
+            fullWidth={false}
+            sx={WIDE}
+            label="Fuel is bled"
+            value={fittings.fuelBleed}
+            choices={choicesOf(BLEED_WORDS)}
+            onChange={(fuelBleed) => onChange({ ...fittings, fuelBleed })}
+          />
+        ) : null}
+        <Choose
+          fullWidth={false}
+          sx={WIDE}
+          label="Air cleaner"
+          value={fittings.airCleaner}
+          choices={choicesOf(CLEANER_WORDS)}
+          onChange={(airCleaner) => onChange({ ...fittings, airCleaner })}
+        />
+        <Choose
+          fullWidth={false}
+          sx={WIDE}
+          label="Battery"
+          value={fittings.battery}
+          choices={choicesOf(BATTERY_WORDS)}
+          onChange={(battery) => onChange({ ...fittings, battery })}
         />
       </div>
     </fieldset>

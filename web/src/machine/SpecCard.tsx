@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import type { MachineDetailDto, UpdateSpecDto } from '@yugator/contracts';
-import { usualFittings } from '@yugator/core';
+import { fittingsOf } from '@yugator/core';
 import { useState } from 'react';
 import { useController, useForm } from 'react-hook-form';
 import { sentenceOf } from '../api/problem.js';
@@ -29,7 +29,7 @@ function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
   const form = useForm<CardForm, unknown, SentCard>({
     defaultValues: {
       card: typedCard(machine.spec, site.unitSystem),
-      service: machine.spec.service ?? usualFittings(machine.machineClass, machine.fuel),
+      service: fittingsOf(machine.spec.service, machine.machineClass, machine.fuel),
     },
     resolver: readResolver<CardForm, SentCard>(({ card, service }) => {
       const parsed = parseCard(card, site.unitSystem, machine.spec);
@@ -60,7 +60,7 @@ function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
       <p className="soft" style={{ marginBottom: 10 }}>
         Type figures as the book has them, in any unit: 2.1 qt, 67 oz, 15 lbf·ft, 30 psi, 7-9 mm.
       </p>
-      <FittingsEdit fittings={service.value} onChange={service.onChange} />
+      <FittingsEdit fittings={service.value} fuel={machine.fuel} onChange={service.onChange} />
       <div className={styles.typed}>
         {SPEC_SECTIONS.map((section) => (
           <SpecSectionEdit
@@ -111,7 +111,7 @@ export function SpecCard({ machine }: { machine: MachineDetailDto }) {
         <Empty title="Nothing stands on this card yet." />
       )}
       <p style={{ marginTop: 12 }}>
-        {fittingsWords(machine.spec.service ?? usualFittings(machine.machineClass, machine.fuel))}
+        {fittingsWords(fittingsOf(machine.spec.service, machine.machineClass, machine.fuel))}
       </p>
       <div className={styles.acts}>
         {mayChange ? (

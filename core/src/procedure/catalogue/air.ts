@@ -15,16 +15,29 @@ const HOW_TO_CLEAN: Record<MachineSetUp['rules']['cleanPaper'], string> = {
   brush: 'Brush the pleats lengthwise with a soft brush.',
 };
 
+/** What a second element within changes, where the card says that there is one. */
+function innerWords({ fittings }: MachineSetUp, isReplaced: boolean): string {
+  if (isReplaced || fittings.airCleaner === 'single') return '';
+  return fittings.airCleaner === 'twoStage'
+    ? ' Leave the inner element in: it keeps the dust out meanwhile.'
+    : ' Leave an inner element alone.';
+}
+
+/** The box holds a rubber valve under its dust where it has two stages. */
+function boxWords({ fittings }: MachineSetUp): string {
+  return fittings.airCleaner === 'twoStage' ? ' Squeeze its dust valve: whole, and closing by itself.' : '';
+}
+
 export const AIR_FILTER_REPLACE: Procedure = {
   key: 'airFilterReplace',
   name: 'Air filter: replace',
   does: workOn(['replace'], 'airFilter', 'safetyAirElement'),
   covers: ['airFilterClean', 'airFilterInspect'],
-  steps: (setUp) => [
+  steps: (setUp, { components }) => [
     step(
       'out',
       'whileItDrains',
-      `Take the element out and look at it: it tells how the engine breathed. ${WHEN_TO_REPLACE[setUp.rules.airFilter]}`,
+      `Take the element out and look at it: it tells how the engine breathed. ${WHEN_TO_REPLACE[setUp.rules.airFilter]}${innerWords(setUp, components.includes('safetyAirElement'))}`,
       2,
       {
         needs: underHood(setUp),
@@ -33,10 +46,24 @@ export const AIR_FILTER_REPLACE: Procedure = {
         tools: ['screwdriver'],
       },
     ),
-    step('wipe', 'whileItDrains', 'Cover the intake and wipe the box out. Never blow dirt into it.', 2, {
-      needs: underHood(setUp),
-      tools: ['rags'],
-    }),
+    step(
+      'wipe',
+      'whileItDrains',
+      `Cover the intake and wipe the box out. Never blow dirt into it.${boxWords(setUp)}`,
+      2,
+      { needs: underHood(setUp), tools: ['rags'] },
+    ),
+    ...(components.includes('safetyAirElement')
+      ? [
+          step(
+            'inner',
+            'whileItDrains',
+            'Inner element out last and the new one in at once: it is never cleaned, and never left out.',
+            2,
+            { needs: underHood(setUp) },
+          ),
+        ]
+      : []),
     step('in', 'whileItDrains', 'Put the new element in, its seal flat all round, and close the box.', 2, {
       needs: underHood(setUp),
     }),
@@ -49,7 +76,7 @@ export const AIR_FILTER_CLEAN: Procedure = {
   does: workOn(['clean'], 'airFilter'),
   covers: ['airFilterInspect'],
   steps: (setUp) => [
-    step('out', 'whileItDrains', 'Take the element out and look at it. Leave an inner element alone.', 2, {
+    step('out', 'whileItDrains', `Take the element out and look at it.${innerWords(setUp, false)}`, 2, {
       needs: underHood(setUp),
       look: 'airFilter',
       tools: ['screwdriver'],
@@ -61,9 +88,15 @@ export const AIR_FILTER_CLEAN: Procedure = {
       tools:
         setUp.rules.cleanPaper === 'air' ? ['air gun with regulator', 'goggles'] : ['board or soft brush'],
     }),
-    step('in', 'whileItDrains', 'Cover the intake, wipe the box out, and put the element back.', 3, {
-      needs: underHood(setUp),
-    }),
+    step(
+      'in',
+      'whileItDrains',
+      `Cover the intake, wipe the box out, and put the element back.${boxWords(setUp)}`,
+      3,
+      {
+        needs: underHood(setUp),
+      },
+    ),
   ],
 };
 

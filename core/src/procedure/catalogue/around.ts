@@ -91,6 +91,15 @@ export const BELTS: Procedure = {
   },
 };
 
+/** What else a battery tells or wants, by its kind. */
+const BATTERY_CARE: Record<MachineSetUp['fittings']['battery'], string> = {
+  notSaid: 'Water in a serviceable battery.',
+  serviceable:
+    'Then its caps off: distilled water up to the ring, never acid, and no more before it was charged.',
+  sealed: 'It is sealed: nothing is filled in.',
+  window: 'Read its window by the colours printed beside it: charged, to be charged, or to be replaced.',
+};
+
 const REST =
   'before anything runs, and only where it has stood some hours: after a run the figure says nothing, so leave it empty then.';
 
@@ -156,7 +165,7 @@ export const BATTERY_CLEAN: Procedure = {
     step(
       'clean',
       'whileItDrains',
-      'Negative clamp off first, then positive. Brush top, posts and clamps, from side to side, never along both posts at once. Positive back first, negative last; a thin film of grease or spray when they are tight. Water in a serviceable battery.',
+      `Negative clamp off first, then positive. Brush top, posts and clamps, from side to side, never along both posts at once. Positive back first, negative last; a thin film of grease or spray when they are tight. ${BATTERY_CARE[setUp.fittings.battery]}`,
       6,
       {
         needs: underHood(setUp),

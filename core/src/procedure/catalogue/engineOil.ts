@@ -1,7 +1,7 @@
 import type { Component } from '../../component/components.js';
 import type { MachineSetUp, OilDrain } from '../machineSetUp.js';
 import { readingWords } from '../levelReading.js';
-import { fluidNeed, toolsFor, torqueFigures } from '../machineSetUp.js';
+import { fluidNeed, startWords, toolsFor, torqueFigures } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { afterAll, step } from '../step.js';
@@ -155,11 +155,17 @@ function refillSteps(setUp: MachineSetUp): Step[] {
       4,
       { tools: ['funnel', 'jug with a scale'], fluid: FLUID, fills, rule: 'fillTarget' },
     ),
-    step('run', 'run', 'Run it for half a minute and watch the oil light go out. Then stop the engine.', 1, {
-      shared: 'run',
-      cautions: ['exhaust'],
-      needs: [],
-    }),
+    step(
+      'run',
+      'run',
+      `${startWords(setUp)}Run it for half a minute and watch the oil light go out. Then stop the engine.`,
+      1,
+      {
+        shared: 'run',
+        cautions: ['exhaust'],
+        needs: [],
+      },
+    ),
     step('leaks', 'leakCheck', 'Look at filter and plug for leaks. Wipe them dry and look again.', 2, {
       shared: 'leakCheck',
       tools: ['torch'],

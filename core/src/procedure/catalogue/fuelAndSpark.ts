@@ -1,4 +1,4 @@
-import { toolsFor, torqueFigures } from '../machineSetUp.js';
+import { startWords, toolsFor, torqueFigures } from '../machineSetUp.js';
 import type { MachineSetUp } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
@@ -9,7 +9,20 @@ function reach({ machineClass }: MachineSetUp) {
   return machineClass === 'compactTractor' ? (['safe', 'hoodOff'] as const) : (['safe', 'cool'] as const);
 }
 
-const BLEED = 'Open the bleed screw, turn the pump by hand until fuel comes without bubbles, and close it.';
+const BY_SCREW = 'Open the bleed screw, pump until fuel comes without bubbles, and close it.';
+const BY_ITSELF =
+  'Tap open, key on for half a minute so that the pump fills the line; it bleeds itself in starting.';
+
+/** How the air gets out of the fuel, as the card says it, with the tool that it takes. */
+function bleeding({ fittings, fuel }: MachineSetUp): {
+  readonly text: string;
+  readonly tools: readonly string[];
+} {
+  if (fittings.fuelBleed === 'self')
+    return { text: `${BY_ITSELF} ${startWords({ fuel })}`.trim(), tools: [] };
+  const other = fittings.fuelBleed === 'screw' ? '' : ' One that has no screw bleeds itself in starting.';
+  return { text: `${BY_SCREW}${other}`, tools: ['wrench for the bleed screw'] };
+}
 
 export const FUEL_FILTER_REPLACE: Procedure = {
   key: 'fuelFilterReplace',
@@ -36,10 +49,10 @@ export const FUEL_FILTER_REPLACE: Procedure = {
       ),
       ...(setUp.fuel === 'diesel'
         ? [
-            step('bleed', 'whileItDrains', BLEED, 5, {
+            step('bleed', 'whileItDrains', bleeding(setUp).text, 5, {
               needs,
               cautions: ['dieselInjection', 'fuel'],
-              tools: ['wrench for the bleed screw'],
+              tools: bleeding(setUp).tools,
             }),
           ]
         : []),
@@ -58,7 +71,7 @@ export const FUEL_FILTER_CLEAN: Procedure = {
     step(
       'bowl',
       'whileItDrains',
-      'Close the tap. Turn the bowl off over a pan and look into it. Rinse bowl and screen in clean diesel.',
+      'Tank less than half full. Close the tap; some close only once the bowl is off. Turn it off over a pan and look into it: water lies below the fuel, and is let out. Rinse bowl and screen in clean diesel.',
       6,
       {
         needs: reach(setUp),
@@ -67,10 +80,10 @@ export const FUEL_FILTER_CLEAN: Procedure = {
         tools: ['small pan', 'rags'],
       },
     ),
-    step('bleed', 'whileItDrains', `New seal, bowl back. ${BLEED}`, 6, {
+    step('bleed', 'whileItDrains', `New seal, bowl back. ${bleeding(setUp).text}`, 6, {
       needs: reach(setUp),
       cautions: ['dieselInjection'],
-      tools: ['wrench for the bleed screw'],
+      tools: bleeding(setUp).tools,
     }),
     step('leaks', 'leakCheck', 'Look for drips at the bowl, the engine running.', 2, { cautions: ['fuel'] }),
   ],

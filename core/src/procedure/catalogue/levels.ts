@@ -4,10 +4,11 @@ import type { LookKey } from '../../check/looks.js';
 import type { CautionKey } from '../caution.js';
 import { isReadWarm, READING_WORDS, readingWords } from '../levelReading.js';
 import type { MachineSetUp } from '../machineSetUp.js';
-import { cardName, levelNeed } from '../machineSetUp.js';
+import { cardName, levelNeed, startWords } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
+import type { Step } from '../step.js';
 
 /** How a level is read where the card does not say. Common practice. */
 interface UsualLevel {
@@ -31,13 +32,15 @@ const OF_A_PLUG = {
   tools: ['wrench for the level plug', 'funnel', 'rags'],
 } as const;
 
-const WARM_RUN = step('run', 'run', 'Run it until it is warm to the hand, then stop the engine.', 1, {
-  handsOff: 6,
-  wait: 'warming',
-  shared: 'warmRun',
-  cautions: ['exhaust'],
-  needs: [],
-});
+function warmRun(setUp: MachineSetUp): Step {
+  return step(
+    'run',
+    'run',
+    `${startWords(setUp)}Run it until it is warm to the hand, then stop the engine.`,
+    1,
+    { handsOff: 6, wait: 'warming', shared: 'warmRun', cautions: ['exhaust'], needs: [] },
+  );
+}
 
 /** Cold, before anything runs, or after the run for what its card wants read warm. */
 function levelOf({
@@ -54,7 +57,7 @@ function levelOf({
     const isWarm = isReadWarm(setUp.spec, fluid);
     const when = isWarm ? 'After the run, engine off' : 'Before the engine runs, cold';
     return [
-      ...(isWarm ? [WARM_RUN] : []),
+      ...(isWarm ? [warmRun(setUp)] : []),
       step(
         'level',
         isWarm ? 'topUp' : 'lookOver',
