@@ -93,6 +93,7 @@ export * from './procedure/fluidsOf.js';
 export * from './procedure/fluidWords.js';
 export * from './procedure/fluidDrain.js';
 export * from './procedure/followUps.js';
+export * from './procedure/greaseReach.js';
 export * from './procedure/foundGood.js';
 export * from './measurement/again.js';
 export * from './measurement/define.js';

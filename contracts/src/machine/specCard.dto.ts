@@ -2,9 +2,11 @@ import {
   AIR_CLEANERS,
   BATTERIES,
   CARD_ACCESS,
+  DECK_WASHES,
   FLUID_DRAINS,
   FUEL_BLEEDS,
   FUEL_FILTERS,
+  GREASE_REACHES,
   LEVEL_READINGS,
   OIL_DRAINS,
   OIL_FILTERS,
@@ -15,9 +17,11 @@ import type {
   BatteryKind,
   CardAccess,
   Component,
+  DeckWash,
   FluidDrain,
   FuelBleed,
   FuelFilter,
+  GreaseReach,
   LevelReading,
   OilDrain,
   OilFilter,
@@ -232,6 +236,11 @@ export class GreaseFittingDto {
   @Note()
   where!: string;
 
+  /** how it is come at; null where nobody said */
+  @IsOptional()
+  @IsIn(GREASE_REACHES, { message: 'Choose how the fitting is come at.' })
+  reach?: GreaseReach | null;
+
   @Max(200, { message: 'Give 200 strokes at most.' })
   @Min(1, { message: 'Give at least one stroke.' })
   @IsInt({ message: 'Give the usual strokes as a whole number, such as 3.' })
@@ -304,6 +313,10 @@ export class ServiceFittingsDto implements Partial<ServiceFittings> {
   @ValidateIf(isThere)
   @IsIn(BATTERIES, { message: 'Choose the kind of battery.' })
   battery?: BatteryKind;
+
+  @ValidateIf(isThere)
+  @IsIn(DECK_WASHES, { message: 'Choose whether the deck has a wash port.' })
+  deckWash?: DeckWash;
 }
 
 /** What a machine holds and is set to, in SI units. */

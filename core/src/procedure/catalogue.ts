@@ -1,5 +1,6 @@
 import * as air from './catalogue/air.js';
 import * as around from './catalogue/around.js';
+import * as battery from './catalogue/battery.js';
 import * as cooling from './catalogue/cooling.js';
 import * as deck from './catalogue/deck.js';
 import * as engineOil from './catalogue/engineOil.js';
@@ -22,6 +23,7 @@ export const PROCEDURES: readonly Procedure[] = [
   grease,
   deck,
   cooling,
+  battery,
   around,
 ].flatMap((subject) => Object.values<Procedure>(subject));
 

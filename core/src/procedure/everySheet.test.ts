@@ -12,6 +12,7 @@ import type { FluidDrain } from './fluidDrain.js';
 import {
   AIR_CLEANERS,
   BATTERIES,
+  DECK_WASHES,
   FUEL_BLEEDS,
   FUEL_FILTERS,
   OIL_DRAINS,
@@ -29,8 +30,11 @@ const FUELS = ['gasoline', 'diesel'] as const;
 const FITTINGS: readonly ServiceFittings[] = OIL_DRAINS.flatMap((oilDrain) =>
   OIL_FILTERS.flatMap((oilFilter) =>
     FUEL_FILTERS.map((fuelFilter, index) => ({
-      ...{ oilDrain, oilFilter, fuelFilter },
+      oilDrain,
+      oilFilter,
+      fuelFilter,
       fuelBleed: FUEL_BLEEDS[index % FUEL_BLEEDS.length] ?? 'notSaid',
+      deckWash: DECK_WASHES[index % DECK_WASHES.length] ?? 'notSaid',
       airCleaner: AIR_CLEANERS[index % AIR_CLEANERS.length] ?? 'notSaid',
       battery: BATTERIES[(index + OIL_FILTERS.indexOf(oilFilter)) % BATTERIES.length] ?? 'notSaid',
     })),

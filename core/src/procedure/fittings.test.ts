@@ -1,7 +1,8 @@
 import { sheetSteps } from './compose.js';
-import { fittingsOf } from './machineSetUp.js';
+import { GREASE_REACHES, REACH_TOOLS, REACH_WORDS } from './greaseReach.js';
+import { fittingsOf, NOT_SAID } from './machineSetUp.js';
 import type { ServiceFittings } from './machineSetUp.js';
-import { setUp, TRACTOR, work } from './testing/jobs.js';
+import { MOWER_SPEC, setUp, TRACTOR, work } from './testing/jobs.js';
 
 const DIESEL = work('Fuel filter', 'replace', 'fuelFilter');
 const AIR = work('Air filter', 'replace', 'airFilter');
@@ -17,8 +18,10 @@ function words(key: string, items: (typeof AIR)[], said: Partial<ServiceFittings
 describe('how a machine is fitted', () => {
   it('is as usual where its card says nothing, and by the card where it does', () => {
     expect(fittingsOf(undefined, 'compactTractor', 'diesel')).toEqual({
-      ...{ oilDrain: 'twoPlugs', oilFilter: 'upright', fuelFilter: 'bowl' },
-      ...{ fuelBleed: 'notSaid', airCleaner: 'notSaid', battery: 'notSaid' },
+      ...NOT_SAID,
+      oilDrain: 'twoPlugs',
+      oilFilter: 'upright',
+      fuelFilter: 'bowl',
     });
     // A card of an older version knows three.
     const older = { oilDrain: 'hose', oilFilter: 'element', fuelFilter: 'spinOn' } as const;
@@ -75,5 +78,40 @@ describe('a battery', () => {
     ['notSaid', /Water in a serviceable battery/],
   ] as const)('that is %s is cared for as such', (battery, care) => {
     expect(words('batteryClean.clean', [TERMINALS], { battery })).toMatch(care);
+  });
+});
+
+describe('a deck', () => {
+  const wash = work('Deck: clean', 'clean', 'deck');
+
+  it('is washed through its port after the visit where it has one, nobody near', () => {
+    const stepsOf = (deckWash: ServiceFittings['deckWash']) =>
+      sheetSteps(setUp([wash], { fittings: fittingsOf({ deckWash }, 'ridingMower', 'gasoline') }));
+    const port = stepsOf('port').find(({ key }) => key === 'deckClean.wash');
+    expect(port?.phase).toBe('functionChecks');
+    expect(port?.cautions).toEqual(expect.arrayContaining(['blades', 'machineMoves']));
+    for (const other of ['none', 'notSaid'] as const)
+      expect(stepsOf(other).some(({ key }) => key === 'deckClean.wash')).toBe(false);
+  });
+
+  it('has its idlers spun with the guards off, which are on again before anything runs', () => {
+    const steps = sheetSteps(setUp([work('Idlers', 'inspect', 'deckIdlers')]));
+    const keys = steps.map(({ key }) => key);
+    expect(keys.indexOf('deckIdlers.guards')).toBeGreaterThan(keys.indexOf('deckIdlers.spin'));
+    expect(steps.find(({ key }) => key === 'deckIdlers.guards')?.phase).toBe('whileItDrains');
+  });
+});
+
+describe('a grease fitting', () => {
+  it.each(GREASE_REACHES)('is come at as its card says: %s', (reach) => {
+    const spec = {
+      ...MOWER_SPEC,
+      fittings: [{ component: 'axles', name: '', where: '', reach, strokes: 3 }] as const,
+    };
+    const [step] = sheetSteps(setUp([work('Grease', 'grease', 'axles')], { spec })).filter(
+      ({ kind }) => kind === 'work',
+    );
+    expect(step?.text).toContain(`wipe, pump, wipe. ${REACH_WORDS[reach]} `);
+    expect(step?.tools).toEqual(expect.arrayContaining(['grease gun', ...REACH_TOOLS[reach]]));
   });
 });

@@ -5,6 +5,7 @@ import type { HouseRules } from '../site/houseRules.js';
 import type { Action } from '../schedule/item.js';
 import type { ApprovedGrade } from '../fluid/viscosity.js';
 import type { FluidDrain } from './fluidDrain.js';
+import type { GreaseReach } from './greaseReach.js';
 import type { LevelReading, ReadAt } from './levelReading.js';
 import type { AccessLine } from './ownAccess.js';
 import type { Figure, FluidNeed, LevelNeed, Step } from './step.js';
@@ -31,6 +32,10 @@ export type AirCleaner = (typeof AIR_CLEANERS)[number];
 export const BATTERIES = ['notSaid', 'serviceable', 'sealed', 'window'] as const;
 export type BatteryKind = (typeof BATTERIES)[number];
 
+/** Whether the deck has a port for a hose. */
+export const DECK_WASHES = ['notSaid', 'port', 'none'] as const;
+export type DeckWash = (typeof DECK_WASHES)[number];
+
 /** What hangs on the engine, as far as it changes the work. */
 export interface ServiceFittings {
   readonly oilDrain: OilDrain;
@@ -39,9 +44,15 @@ export interface ServiceFittings {
   readonly fuelBleed: FuelBleed;
   readonly airCleaner: AirCleaner;
   readonly battery: BatteryKind;
+  readonly deckWash: DeckWash;
 }
 
-export const NOT_SAID = { fuelBleed: 'notSaid', airCleaner: 'notSaid', battery: 'notSaid' } as const;
+export const NOT_SAID = {
+  fuelBleed: 'notSaid',
+  airCleaner: 'notSaid',
+  battery: 'notSaid',
+  deckWash: 'notSaid',
+} as const;
 
 /**
  * What a machine holds and is set to, as far as the work needs it; in SI. Lines are found by their component; one of an older card
@@ -97,6 +108,8 @@ export interface MachineSpec {
     readonly component?: Component | null;
     readonly name: string;
     readonly where: string;
+    /** how it is come at; null where nobody said */
+    readonly reach?: GreaseReach | null;
     readonly strokes: number;
   }[];
   /** what has to be opened on this machine to reach a component, in the order in which it is opened */

@@ -81,8 +81,8 @@ function mower(): SpecCardDto {
       },
     ],
     fittings: [
-      { component: 'deckSpindles', name: '', where: 'three, from above', strokes: 2 },
-      { component: 'casters', name: 'Caster pivots', where: 'left and right', strokes: 3 },
+      { component: 'deckSpindles', name: '', where: 'three, from above', reach: 'guardHole', strokes: 2 },
+      { component: 'casters', name: 'Caster pivots', where: 'left and right', reach: 'cap', strokes: 3 },
       { component: 'axles', name: 'Axle pivot', where: 'behind the front axle, from the left', strokes: 3 },
     ],
     filters: [{ component: 'engineOilFilter', name: '', note: 'spin-on, 65 mm, as tall as the old one' }],
@@ -100,8 +100,12 @@ function tractor(): SpecCardDto {
   return {
     ...emptySpecCard(),
     service: {
-      ...{ oilDrain: 'twoPlugs', oilFilter: 'upright', fuelFilter: 'bowl' },
-      ...{ fuelBleed: 'screw', airCleaner: 'twoStage', battery: 'serviceable' },
+      oilDrain: 'twoPlugs',
+      oilFilter: 'upright',
+      fuelFilter: 'bowl',
+      fuelBleed: 'screw',
+      airCleaner: 'twoStage',
+      battery: 'serviceable',
     },
     fluids: [
       {

@@ -1,6 +1,7 @@
 import type {
   AirCleaner,
   BatteryKind,
+  DeckWash,
   FuelBleed,
   FuelFilter,
   MachineSetUp,
@@ -53,9 +54,15 @@ const BATTERY_WORDS: Record<BatteryKind, string> = {
   window: 'Sealed, with a window',
 };
 
+const WASH_WORDS: Record<DeckWash, string> = {
+  notSaid: 'Not said',
+  port: 'A wash port',
+  none: 'No wash port',
+};
+
 /** How the machine is fitted, in words; what nobody said is left out. */
 export function fittingsWords(fittings: ServiceFittings): string {
-  const { oilDrain, oilFilter, fuelFilter, fuelBleed, airCleaner, battery } = fittings;
+  const { oilDrain, oilFilter, fuelFilter, fuelBleed, airCleaner, battery, deckWash } = fittings;
   const said = [
     `Oil drain: ${DRAIN_WORDS[oilDrain]}.`,
     `Oil filter: ${FILTER_WORDS[oilFilter]}.`,
@@ -63,6 +70,7 @@ export function fittingsWords(fittings: ServiceFittings): string {
     fuelBleed === 'notSaid' ? '' : `Fuel bled: ${BLEED_WORDS[fuelBleed]}.`,
     airCleaner === 'notSaid' ? '' : `Air cleaner: ${CLEANER_WORDS[airCleaner]}.`,
     battery === 'notSaid' ? '' : `Battery: ${BATTERY_WORDS[battery]}.`,
+    deckWash === 'notSaid' ? '' : `Deck: ${WASH_WORDS[deckWash]}.`,
   ];
   return said.filter(Boolean).join(' ');
 }
@@ -130,6 +138,14 @@ export function FittingsEdit({
           value={fittings.battery}
           choices={choicesOf(BATTERY_WORDS)}
           onChange={(battery) => onChange({ ...fittings, battery })}
+        />
+        <Choose
+          fullWidth={false}
+          sx={WIDE}
+          label="Deck"
+          value={fittings.deckWash}
+          choices={choicesOf(WASH_WORDS)}
+          onChange={(deckWash) => onChange({ ...fittings, deckWash })}
         />
       </div>
     </fieldset>

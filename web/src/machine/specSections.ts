@@ -1,6 +1,6 @@
 import type { SpecCardDto } from '@yugator/contracts';
 import { ACCESS, CARD_ACCESS } from '@yugator/core';
-import type { ComponentKind, Dimension, FluidDrain, LevelReading } from '@yugator/core';
+import type { ComponentKind, Dimension, FluidDrain, GreaseReach, LevelReading } from '@yugator/core';
 
 /** How the text of a cell is read: as words, a figure with a unit, a range of it, a whole number, degrees, or an axle. */
 export type CellKind =
@@ -90,6 +90,16 @@ const DRAIN_WORDS: Record<FluidDrain, string> = {
   hose: 'drain hose',
   extractor: 'extractor only',
   cap: 'cap',
+};
+
+const REACH_NAMES: Record<GreaseReach, string> = {
+  cap: 'under a cap',
+  guardHole: 'through the hole in the guard',
+  guardOff: 'with the guard off',
+  turnWheel: 'by turning the wheel',
+  turnShaft: 'by turning shaft or axle',
+  hose: 'with a hose',
+  rigid: 'with a rigid coupler',
 };
 
 const ACCESS_WORDS = Object.fromEntries(CARD_ACCESS.map((name) => [name, ACCESS[name].words]));
@@ -196,6 +206,7 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
       component('Greases', 'deck spindles', 'structure'),
       ownName('name', 'Left front spindle'),
       words('where', 'Where', 'three, from above', false),
+      choice('reach', 'Come at', REACH_NAMES, 'as it is'),
       { key: 'strokes', label: 'Usual strokes', example: '3', kind: { is: 'whole', need: true } },
     ],
   },

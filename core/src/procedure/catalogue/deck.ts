@@ -28,7 +28,7 @@ export const DECK_CLEAN: Procedure = {
   key: 'deckClean',
   name: 'Deck: clean',
   does: workOn(['clean'], 'deck'),
-  steps: () => [
+  steps: ({ fittings }) => [
     step('above', 'cleanDown', 'Blow the top of the deck clean, also under the belt guards.', 4, {
       tools: ['blower'],
       needs: [],
@@ -38,6 +38,17 @@ export const DECK_CLEAN: Procedure = {
       cautions: ['raisedDeck', 'blades'],
       tools: ['scraper', 'gloves'],
     }),
+    ...(fittings.deckWash === 'port'
+      ? [
+          step(
+            'wash',
+            'functionChecks',
+            'Hose on the wash port, deck at its lowest, nobody near. From the seat: engine on, blades on, a few minutes; then water off, and the blades on for a minute more, so that it dries.',
+            5,
+            { needs: [], cautions: ['blades', 'machineMoves'], tools: ['water hose'] },
+          ),
+        ]
+      : []),
   ],
 };
 
@@ -132,6 +143,31 @@ export const SPINDLE_BRAKES: Procedure = {
       'Blades on, then off: they stand still within five seconds, or what its book gives. If not, the machine does not go out.',
       2,
       { needs: [], cautions: ['blades', 'machineMoves'] },
+    ),
+  ],
+};
+
+export const DECK_IDLERS: Procedure = {
+  key: 'deckIdlers',
+  name: 'Deck idlers and pulleys',
+  does: workOn(['inspect'], 'deckIdlers'),
+  steps: () => [
+    step(
+      'spin',
+      'whileItDrains',
+      'Belt guards off. Spin each idler and pulley by hand: one that growls or rocks is replaced. Move the idler arm: it turns freely on its pivot, and its spring pulls it back.',
+      6,
+      { ...BLOCKED, tools: ['wrench for the guards', 'torch', 'gloves'] },
+    ),
+    step(
+      'guards',
+      'whileItDrains',
+      'Guards back on before anything runs, every screw started before one is tight.',
+      3,
+      {
+        ...BLOCKED,
+        tools: ['wrench for the guards'],
+      },
     ),
   ],
 };

@@ -1,4 +1,5 @@
 import type { Component } from '../../component/components.js';
+import { REACH_TOOLS, REACH_WORDS } from '../greaseReach.js';
 import { cardName } from '../machineSetUp.js';
 import type { MachineSetUp } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
@@ -23,16 +24,16 @@ function fittingSteps(
     const text = `Wipe each fitting, pump, wipe again. ${HOW_MUCH[rules.greasing]} Count the strokes: one that takes none is a defect.`;
     return [step('grease', 'whileItDrains', text, 10, { needs, tools, rule: 'greasing' })];
   }
-  return named.map(({ name, component, where: place, strokes }, index) => {
+  return named.map(({ name, component, where: place, reach, strokes }, index) => {
     const label = cardName(name, component);
     return step(
       `fitting${index + 1}`,
       'whileItDrains',
-      `${label}${place ? ` (${place})` : ''}: wipe, pump, wipe. ${HOW_MUCH[rules.greasing]}`,
+      `${label}${place ? ` (${place})` : ''}: wipe, pump, wipe. ${reach ? `${REACH_WORDS[reach]} ` : ''}${HOW_MUCH[rules.greasing]}`,
       3,
       {
         needs,
-        tools,
+        tools: [...tools, ...(reach ? REACH_TOOLS[reach] : [])],
         rule: 'greasing',
         after: [],
         measurement: { kind: 'grease', label: `Strokes at ${label}`, usual: strokes },
