@@ -92,6 +92,7 @@ export * from './procedure/finding.js';
 export * from './procedure/fluidsOf.js';
 export * from './procedure/fluidWords.js';
 export * from './procedure/fluidDrain.js';
+export * from './procedure/earlier.js';
 export * from './procedure/followUps.js';
 export * from './procedure/greaseReach.js';
 export * from './procedure/foundGood.js';

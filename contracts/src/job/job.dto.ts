@@ -1,6 +1,6 @@
 import { PageQueryDto } from '../check/pageQuery.dto.js';
 import { METERS, OUTCOMES } from '@yugator/core';
-import type { Finding, MachineSetUp, MeterName, Outcome } from '@yugator/core';
+import type { EarlierFinding, Finding, MachineSetUp, MeterName, Outcome } from '@yugator/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MachineRefDto, VoidedDto } from '../machine/machine.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
@@ -238,6 +238,8 @@ export class JobDto {
   /** open defects of the machine */
   defects!: DefectDto[];
   photos!: JobPhotoDto[];
+  /** what the last visits of the machine measured */
+  earlier!: EarlierFinding[];
   /** what the meter showed last */
   lastShown!: number | null;
   /** what it should show by now; null while nothing is known of its use */

@@ -61,24 +61,26 @@ export function jobFindings(
   return findings;
 }
 
-function measuredWords(measurement: Measurement, found: FoundFields, units: UnitSystem): string[] {
+/** What was measured, without its name: "left 83 kPa, right 82 kPa"; empty where no figure was kept. */
+export function measuredWords(measurement: Measurement, found: FoundFields, units: UnitSystem): string {
   if (measurement.kind === 'bolts') {
     const { loose, checked } = found;
-    return typeof loose === 'number' && typeof checked === 'number' ? [`${loose} of ${checked}`] : [];
+    return typeof loose === 'number' && typeof checked === 'number' ? `${loose} of ${checked}` : '';
   }
   const fields = fieldsOf(measurement);
-  return fields.flatMap(({ name, label, dimension }) => {
+  const figures = fields.flatMap(({ name, label, dimension }) => {
     const value = found[name];
     if (typeof value !== 'number') return [];
     const figure = dimension === null ? String(value) : shownValue(value, dimension, units);
     return [fields.length === 1 ? figure : `${label.toLowerCase()} ${figure}`];
   });
+  return figures.join(', ');
 }
 
 /** A finding in words and in the units of `units`: "Pressure, rear pair: left 83 kPa, right 82 kPa". */
 export function findingWords({ measurement, look, found }: Finding, units: UnitSystem): string {
-  const figures = measurement ? measuredWords(measurement, found, units).join(', ') : '';
-  const again = measurement ? measuredWords(measurement, measuredAgain(found), units).join(', ') : '';
+  const figures = measurement ? measuredWords(measurement, found, units) : '';
+  const again = measurement ? measuredWords(measurement, measuredAgain(found), units) : '';
   const measured =
     measurement && figures ? `${measurement.label}: ${figures}${again ? `, set to ${again}` : ''}` : '';
   const sight = look && typeof found['sight'] === 'string' ? sightOf(look, found['sight']) : undefined;

@@ -83,6 +83,14 @@ describe('what checks found', () => {
     expect((await card([{ ...deck, sidewaysWithin: 5 }], carded.version)).status).toBe(200);
     expect(await findings()).toMatchObject(kept);
     expect((await card([{ ...deck, low: 7 }], carded.version + 1)).status).toBe(422);
+    // The next visit is told what this one found; once it is voided, it is told nothing.
+    const { body: second } = await open([carded.ownItems[0]?.id ?? '']);
+    const earlier = async () => (await yard.ask<JobDto>('GET', `/api/jobs/${second.id}`)).body.earlier;
+    expect(await earlier()).toMatchObject([
+      { on: '2027-05-13', finding: { key: 'deckLevel.measure', found } },
+    ]);
+    await yard.ask('POST', `/api/records/${job.id}/void`, { body: { reason: 'Other machine' } });
+    expect(await earlier()).toEqual([]);
   });
 
   it('good four times in a row proposes half as long again; accepted it departs from the book with its reason', async () => {

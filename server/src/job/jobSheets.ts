@@ -17,6 +17,7 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 import type { SiteNow } from '../site/siteCalendar.js';
 import { Defects } from '../defect/defects.js';
 import { UsedOil } from '../oil/usedOil.js';
+import { earlierFindings } from './earlierFindings.js';
 import { toNeeds } from './itemNeeds.js';
 import { Job, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
 import { setUpOf } from './setUpOf.js';
@@ -106,7 +107,7 @@ export class JobSheets {
     const { site, today } = siteNow;
     const items = job.items ?? [];
     const chosen = new Set(items.map((item) => item.itemId));
-    const [scheduled, names, needed, stock, steps, defects, vessels, photos] = await Promise.all([
+    const [scheduled, names, needed, stock, steps, defects, vessels, photos, earlier] = await Promise.all([
       this.schedule.readOne(job.machineId, siteNow),
       namesById(),
       ItemArticleRow.findAll({ where: { itemId: [...chosen] }, include: [Article] }),
@@ -119,6 +120,7 @@ export class JobSheets {
         attributes: ['id', 'caption', 'takenById'],
         order: ['takenAt', 'id'],
       }),
+      earlierFindings(job.machineId),
     ]);
     return {
       id,
@@ -132,6 +134,7 @@ export class JobSheets {
       steps: steps.map(toStepDto),
       vessels,
       pausedReason: job.pausedReason,
+      earlier,
       defects,
       photos: photos.map((photo) => ({
         id: photo.id,

@@ -3,17 +3,20 @@ import {
   approvedGrades,
   approvedWords,
   betweenMarksOf,
+  earlierOf,
   fillNeedOf,
   gradeWords,
   HOUSE_RULES,
   isInSpec,
+  lastFigures,
   litresOfNeed,
   measuredAgain,
   ruleWords,
   shownRange,
+  strokesSoFar,
   withMeasuredAgain,
 } from '@yugator/core';
-import type { FillTarget, LevelNeed, SheetStep } from '@yugator/core';
+import type { EarlierFinding, FillTarget, LevelNeed, Measurement, SheetStep } from '@yugator/core';
 import { LookPick } from '../check/LookPick.js';
 import { Measure } from '../check/Measure.js';
 import { Dipstick } from '../fluid/Dipstick.js';
@@ -24,6 +27,7 @@ import { WhatGoesIn } from '../fluid/WhatGoesIn.js';
 import { jugOf } from '../fluid/jugSizes.js';
 import type { JugSize } from '../fluid/jugSizes.js';
 import { useSession } from '../session/useSession.js';
+import { dayWords } from '../words/dates.js';
 import styles from './sheet.module.css';
 
 function numbersOf(found: Found): Record<string, number> {
@@ -154,6 +158,31 @@ function LevelPart({ job: { setUp }, step: { reads }, found, onFound }: Props) {
   );
 }
 
+/** What earlier visits found of the same: a figure tells more beside the last ones. */
+function EarlierPart({
+  measurement,
+  earlier,
+}: {
+  readonly measurement: Measurement;
+  readonly earlier: readonly EarlierFinding[];
+}) {
+  const { site, today } = useSession();
+  const own = earlierOf(measurement, earlier);
+  const strokes = measurement.kind === 'grease' ? strokesSoFar(own) : null;
+  const last = lastFigures(own, site.unitSystem);
+  if (strokes)
+    return (
+      <p className="soft">
+        It took {strokes.last.join(', ')} (latest first); on average {strokes.average.toFixed(1)}.
+      </p>
+    );
+  return last ? (
+    <p className="soft">
+      Last time, {dayWords(last.on, today)}: {last.words}.
+    </p>
+  ) : null;
+}
+
 /** Where what was measured is out and can be set: how, and what it comes to then. What was found at first stays beside it. */
 function SetPart({ step, found, onFound, disabled }: Omit<Props, 'job'>) {
   const { measurement, setBy } = step;
@@ -218,6 +247,7 @@ export function StepBody({ job, step, found, onFound, disabled = false }: Props)
           disabled={disabled}
         />
       ) : null}
+      {step.measurement ? <EarlierPart measurement={step.measurement} earlier={job.earlier} /> : null}
       <SetPart step={step} found={found} onFound={onFound} disabled={disabled} />
       {step.look ? <LookPick look={step.look} found={found} onChange={onFound} disabled={disabled} /> : null}
       {rule && step.rule ? (

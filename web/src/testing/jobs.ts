@@ -53,6 +53,7 @@ export const job = (over: Partial<JobDto> = {}): JobDto => ({
   steps: [],
   defects: [],
   photos: [],
+  earlier: [],
   items: ITEMS.map(({ id }) => item(id)),
   setUp: {
     machineClass: 'zeroTurn',
