@@ -33,6 +33,10 @@ export function accessAct(
   return { phase, text, handsOn, handsOff: 0, wait: null, cautions: [], tools: [], ...more };
 }
 
+/** A diesel is pre-heated before it starts. */
+export const WARM_A_DIESEL =
+  'Outside, pre-heat until the lamp goes out, start the engine, and let it run until the sump is warm to the hand.';
+
 /**
  * What several items need done before they can be reached, in the order in which it is opened; it is closed in reverse. Each
  * appears once in a sheet, however many items need it.

@@ -15,6 +15,16 @@ export const CAUTIONS = {
     text: 'Brake on, key out and in your pocket, a wheel chocked on both sides.',
     maims: false,
   },
+  machineRuns: {
+    title: 'It may start or move when it should not',
+    text: 'On open, level ground, from the seat: nobody in front, behind or beside it, a foot at the brake and a hand at the key.',
+    maims: true,
+  },
+  bladesTurn: {
+    title: 'Turning blades throw stones',
+    text: 'From the seat only, the guard of the chute down, nobody near and no window in its way. Hands and feet stay away until all stands still.',
+    maims: true,
+  },
   raisedDeck: {
     title: 'A raised deck or machine falls',
     text: 'Set it on stands or its lock before any part of you goes under it. The hydraulics or a jack alone do not hold it.',
@@ -89,7 +99,7 @@ export const CAUTIONS = {
   },
   brakes: {
     title: 'Brakes stop people',
-    text: 'Check the free play only.',
+    text: 'Check and set the free play, and no more.',
     maims: false,
     technician:
       'Adjusting or repairing brakes belongs to a licensed technician where the free play cannot be set.',

@@ -1,4 +1,5 @@
 import type { Component } from '../component/components.js';
+import { WARM_A_DIESEL } from './access.js';
 import type { AccessSpec } from './access.js';
 import { proceduresFor } from './catalogue.js';
 import type { MachineSetUp, WorkItem } from './machineSetUp.js';
@@ -206,15 +207,16 @@ function accessStep(
 }
 
 /** The accesses that steps need, each opened and closed once. */
-function accessSteps(steps: readonly SheetStep[], { spec }: MachineSetUp): SheetStep[] {
+function accessSteps(steps: readonly SheetStep[], { spec, fuel }: MachineSetUp): SheetStep[] {
   const isWarm = steps.some(({ needs }) => needs.includes('warm'));
   return [...accessesOf(spec)].flatMap(([name, own], place) => {
     const users = steps.filter(({ needs }) => needs.includes(name));
     if (users.length === 0) return [];
     const itemIds = [...new Set(users.flatMap((user) => user.itemIds))];
-    return (['open', 'close'] as const).flatMap((side) =>
+    const acts = (['open', 'close'] as const).flatMap((side) =>
       accessStep(own, { name, side, place }, itemIds, isWarm),
     );
+    return name === 'warm' && fuel === 'diesel' ? acts.map((act) => ({ ...act, text: WARM_A_DIESEL })) : acts;
   });
 }
 

@@ -20,6 +20,8 @@ import {
 } from './machineSetUp.js';
 import type { MachineSetUp, MachineSpec, ServiceFittings, WorkItem } from './machineSetUp.js';
 import { orderedPairs } from './orders.js';
+import { PHASES } from './phase.js';
+import type { Phase } from './phase.js';
 import type { Work } from './procedure.js';
 import { composeSheet } from './sheet.js';
 import type { Sheet } from './sheet.js';
@@ -160,6 +162,10 @@ function lostCautions(set: MachineSetUp, steps: readonly SheetStep[]): string[] 
   );
 }
 
+/** The machine is open, its oils out and hands in it. */
+const OPENED: readonly Phase[] = PHASES.slice(PHASES.indexOf('makeSafe'), PHASES.indexOf('run'));
+const STARTS = /then start|start the engine|run it (for|until)|engine (running|on\b)|blades on,/i;
+
 /** What is wrong with a step of a sheet. */
 function stepFaults(step: SheetStep): string[] {
   const unresolved = wordsOf(step).filter((words) => words === '' || UNRESOLVED.test(words));
@@ -172,6 +178,7 @@ function stepFaults(step: SheetStep): string[] {
     ...strange.map(({ label }) => `the figure of ${label}`),
     ...(needsWrench ? ['no torque wrench'] : []),
     ...(step.setBy !== null && !step.measurement ? ['nothing is measured that is set'] : []),
+    ...(OPENED.includes(step.phase) && STARTS.test(step.text) ? [`starts the engine: "${step.text}"`] : []),
     ...(step.measurement && step.tools.length === 0 ? ['nothing to measure with'] : []),
   ];
 }

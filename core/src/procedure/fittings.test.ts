@@ -41,8 +41,12 @@ describe('the fuel of a diesel', () => {
       fittings: fittingsOf({ fuelBleed: 'self' }, 'compactTractor', 'diesel'),
     });
     const bleed = sheetSteps(self).find(({ key }) => key === 'fuelFilterReplace.bleed');
-    expect(bleed?.text).toMatch(/bleeds itself in starting. Pre-heat/);
+    expect(bleed?.text).toMatch(/Pre-heat until the lamp goes out, then start\. It bleeds itself/);
     expect(bleed?.tools).toEqual([]);
+    // It starts the engine: not before its oil is in and it is closed.
+    const oil = work('Oil', 'replace', 'engineOil');
+    const both = sheetSteps({ ...self, items: [oil, DIESEL] }).map(({ key }) => key);
+    expect(both.indexOf('fuelFilterReplace.bleed')).toBeGreaterThan(both.indexOf('engineOil.pour'));
     expect(bleed?.cautions).toContain('dieselInjection');
   });
 
@@ -89,7 +93,7 @@ describe('a deck', () => {
       sheetSteps(setUp([wash], { fittings: fittingsOf({ deckWash }, 'ridingMower', 'gasoline') }));
     const port = stepsOf('port').find(({ key }) => key === 'deckClean.wash');
     expect(port?.phase).toBe('functionChecks');
-    expect(port?.cautions).toEqual(expect.arrayContaining(['blades', 'machineMoves']));
+    expect(port?.cautions).toEqual(['bladesTurn']);
     for (const other of ['none', 'notSaid'] as const)
       expect(stepsOf(other).some(({ key }) => key === 'deckClean.wash')).toBe(false);
   });
@@ -111,7 +115,7 @@ describe('a grease fitting', () => {
     const [step] = sheetSteps(setUp([work('Grease', 'grease', 'axles')], { spec })).filter(
       ({ kind }) => kind === 'work',
     );
-    expect(step?.text).toContain(`wipe, pump, wipe. ${REACH_WORDS[reach]} `);
+    expect(step?.text).toContain(`: ${REACH_WORDS[reach]} Wipe, pump, wipe.`);
     expect(step?.tools).toEqual(expect.arrayContaining(['grease gun', ...REACH_TOOLS[reach]]));
   });
 });

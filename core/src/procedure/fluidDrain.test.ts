@@ -26,12 +26,12 @@ const stepOf = (steps: ReturnType<typeof sheetOf>, key: string) => steps.find((s
 
 describe('a gearbox', () => {
   it.each<[FluidDrain, RegExp, RegExp | null, string]>([
-    ['plug', /^Drain plug of the transaxle out/, /^Put the plugs back/, 'pan'],
+    ['plug', /^Transaxle oil: drain plug of the transaxle out/, /: put the plugs back/, 'pan'],
     ['twoPlugs', /open both/, /count two in/, 'pan'],
-    ['valve', /drain valve/, /^Close the valve/, 'pan'],
-    ['hose', /^Lay its drain hose/, /^Close the hose/, 'pan'],
+    ['valve', /drain valve/, /: close the valve/, 'pan'],
+    ['hose', /: lay its drain hose/, /: close the hose/, 'pan'],
     ['extractor', /extractor tube/, null, 'extractor'],
-    ['cap', /cap, and take it off/, /^Wipe the cap/, 'pan'],
+    ['cap', /cap, and take it off/, /: wipe the cap/, 'pan'],
   ])('that drains by %s is opened, emptied and closed by it', (drain, opens, closes, vessel) => {
     const steps = sheetOf('transaxleOil', drain);
     const open = stepOf(steps, 'transaxleOil.drain');
@@ -72,7 +72,7 @@ describe('a gearbox', () => {
 
   it('whose filters are its drain cannot be pumped', () => {
     const drain = stepOf(sheetOf('hydroOil', null, 'extractor'), 'hydroOil.drain');
-    expect(drain?.text).toMatch(/^Clean round both units. Filters off/);
+    expect(drain?.text).toMatch(/: clean round both units. Filters off/);
     expect(drain?.vessel).toBe('pan');
   });
 });

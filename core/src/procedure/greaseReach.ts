@@ -10,15 +10,15 @@ export const GREASE_REACHES = [
 ] as const;
 export type GreaseReach = (typeof GREASE_REACHES)[number];
 
-/** What a person does for it. */
+/** What a person does for it, said after its name. */
 export const REACH_WORDS: Record<GreaseReach, string> = {
-  cap: 'Its cap off first, and on again after it.',
-  guardHole: 'Through the hole in the guard.',
-  guardOff: 'The guard off first, and on again after it.',
-  turnWheel: 'Turn the wheel until it can be reached.',
-  turnShaft: 'Turn the shaft or the axle until it can be reached.',
-  hose: 'With a hose on the gun.',
-  rigid: 'With a rigid coupler on the gun.',
+  cap: 'its cap off first, and on again after it.',
+  guardHole: 'through the hole in the guard.',
+  guardOff: 'the guard off first, and on again after it.',
+  turnWheel: 'turn the wheel until it can be reached.',
+  turnShaft: 'turn the shaft or the axle until it can be reached.',
+  hose: 'with a hose on the gun.',
+  rigid: 'with a rigid coupler on the gun.',
 };
 
 /** What has to be fetched for it besides the gun. */

@@ -31,7 +31,7 @@ describe('the level of a fluid', () => {
 
   it.each(FLUIDS)('%s is read cold, before anything runs, unless its card wants it warm', (fluid) => {
     expect(level(fluid).step?.phase).toBe('lookOver');
-    expect(level(fluid).step?.text).toContain('Before the engine runs, cold');
+    expect(level(fluid).step?.text).toMatch(/^(Hood open\. )?Before the engine runs, cold/);
     const { steps, step } = level(fluid, cardOf(fluid, { readAt: 'warm' }));
     expect(step?.text).toContain('After the run, engine off');
     const run = steps.findIndex(({ key }) => key === 'shared.warmRun');

@@ -2,10 +2,11 @@ import { COMPONENT_KEYS, componentSpec } from '../component/components.js';
 import { ACTIONS } from '../schedule/item.js';
 import { proceduresFor } from './catalogue.js';
 import { BY_THE_BOOK } from './catalogue/generic.js';
+import { fittingsOf } from './machineSetUp.js';
 import type { MachineSetUp } from './machineSetUp.js';
 import { isNamed, ORDERS } from './orders.js';
 import { composeSheet } from './sheet.js';
-import { setUp, work } from './testing/jobs.js';
+import { MOWER_SPEC, setUp, work } from './testing/jobs.js';
 
 /** All work that any procedure knows, in one visit. */
 const EVERYTHING = COMPONENT_KEYS.flatMap((component) =>
@@ -20,7 +21,22 @@ const MACHINES: readonly Pick<MachineSetUp, 'machineClass' | 'fuel'>[] = [
   { machineClass: 'utilityVehicle', fuel: 'gasoline' },
 ];
 
-const VISITS = MACHINES.map((machine) => ({ ...machine, sheet: composeSheet(setUp(EVERYTHING, machine)) }));
+/** A tractor whose fuel bleeds itself, whose oil is read warm and whose fuel filter is cleaned, or replaced. */
+const WARM_TRACTORS = (['clean', 'replace'] as const).map((action) => {
+  const machine = { machineClass: 'compactTractor', fuel: 'diesel' } as const;
+  const items = EVERYTHING.filter(
+    (item) => !item.components.includes('fuelFilter') || item.action === action,
+  );
+  const warm = { litresWithFilter: 18, litresWithoutFilter: null, readAt: 'warm', grades: [] } as const;
+  const spec = { ...MOWER_SPEC, fluids: [{ component: 'brakeFluid', ...warm } as const] };
+  const fittings = fittingsOf({ fuelBleed: 'self' }, machine.machineClass, machine.fuel);
+  return { ...machine, sheet: composeSheet(setUp(items, { ...machine, spec, fittings })) };
+});
+
+const VISITS = [
+  ...MACHINES.map((machine) => ({ ...machine, sheet: composeSheet(setUp(EVERYTHING, machine)) })),
+  ...WARM_TRACTORS,
+];
 
 describe.each(VISITS)('in a visit of everything, on a $machineClass', ({ sheet }) => {
   const timed = sheet.steps.map((step, index) => ({

@@ -34,6 +34,18 @@ export const ORDERS: readonly Order[] = [
     then: key('access.warm.open'),
     why: 'Rest voltage and a cold level say nothing once the engine has run.',
   },
+  ...(['fuelFilterReplace.bleed', 'fuelFilterClean.bleed'] as const).flatMap((bleed) =>
+    (['shared.run', 'shared.warmRun'] as const).map((run) => ({
+      first: key(bleed),
+      then: key(run),
+      why: 'An engine with air in its fuel does not run.',
+    })),
+  ),
+  ...(['topUp', 'functionChecks'] as const).map((phase) => ({
+    first: { phase },
+    then: key('visit.tidy'),
+    why: 'Tools are counted back when the last of them was used.',
+  })),
   ...(['run', 'leakCheck', 'functionChecks', 'topUp'] as const).map((phase) => ({
     first: { phase },
     then: key('batteryCharge.charge'),

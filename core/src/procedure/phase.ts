@@ -22,7 +22,7 @@ export const PHASES = [
 ] as const;
 export type Phase = (typeof PHASES)[number];
 
-export const PHASE_WORDS: Record<Phase, string> = {
+const PHASE_WORDS: Record<Phase, string> = {
   lookOver: 'Look over',
   cleanDown: 'Clean down',
   warmUp: 'Warm up',
@@ -43,6 +43,12 @@ export const PHASE_WORDS: Record<Phase, string> = {
   finish: 'Label, clean, waste',
   signOff: 'Sign off',
 };
+
+/** What a phase is called on a sheet of `steps`: nothing drains in a visit without oil. */
+export function phaseWords(phase: Phase, steps: readonly { readonly phase: Phase }[]): string {
+  const isDry = phase === 'whileItDrains' && steps.every((step) => step.phase !== 'startDraining');
+  return isDry ? 'Dry work' : PHASE_WORDS[phase];
+}
 
 /** The way of the fluids. Each follows its own drain; another that drips longer does not hold it up. */
 const FLUID_WAY: ReadonlySet<Phase> = new Set(['closeDrains', 'filtersOn', 'firstPour']);

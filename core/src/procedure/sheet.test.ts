@@ -5,6 +5,7 @@ import type { SheetStep } from './compose.js';
 import { fillNeedOf } from './fillNeed.js';
 import { FUEL_FILTERS, NOT_SAID, OIL_DRAINS, OIL_FILTERS } from './machineSetUp.js';
 import type { MachineSetUp, MachineSpec, WorkItem } from './machineSetUp.js';
+import { phaseWords } from './phase.js';
 import { composeSheet, linksOf } from './sheet.js';
 import type { Sheet } from './sheet.js';
 import { ANNUAL_MOWER, ANNUAL_TRACTOR, MOWER_SPEC, setUp, TRACTOR, work } from './testing/jobs.js';
@@ -266,5 +267,16 @@ describe('a sheet', () => {
       }),
       { seed: 9, numRuns: 300 },
     );
+  });
+});
+
+describe('the name of a phase', () => {
+  it('says that something drains only where something does', () => {
+    const dry = sheetSteps(setUp([work('Grease', 'grease', 'axles')]));
+    expect(phaseWords('whileItDrains', dry)).toBe('Dry work');
+    expect(phaseWords('whileItDrains', sheetSteps(setUp([work('Oil', 'replace', 'engineOil')])))).toBe(
+      'While it drains',
+    );
+    expect(phaseWords('run', dry)).toBe('Run');
   });
 });

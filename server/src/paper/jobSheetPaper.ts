@@ -2,27 +2,16 @@ import type { JobDto } from '@yugator/contracts';
 import {
   CAUTIONS,
   composeSheet,
-  fieldsOf,
-  fillNeedOf,
-  fillPlan,
   fluidWords,
-  litresOfNeed,
-  LOOKS,
-  PHASE_WORDS,
+  phaseWords,
   proposedDraw,
   ruleWords,
   stockWords,
-  shownRange,
-  shownUnit,
-  shownValue,
-  wantedWords,
 } from '@yugator/core';
-import type { Caution, LevelNeed, MachineSpec, Measurement, SheetStep, UnitSystem } from '@yugator/core';
+import type { Caution, MachineSpec, SheetStep, UnitSystem } from '@yugator/core';
 import type { Column, Content } from 'pdfmake/interfaces.js';
+import { BLANK, stepLines, tick } from './stepWords.js';
 
-const BLANK = '_______';
-/** A word to tick, which no line break takes from its box. */
-const tick = (words: string) => `[\u00a0\u00a0]\u00a0${words}`;
 const OUTCOMES = ['done', 'kept', 'put off', 'defect'].map(tick).join('  ');
 /** Steps stand in two columns, as a person reads them: down the left, then down the right. */
 const COLUMN_GAP = 18;
@@ -32,69 +21,6 @@ function box(): Column {
     canvas: [{ type: 'rect', x: 0, y: 1, w: 11, h: 11, lineWidth: 1 }],
     width: 16,
   };
-}
-
-function volume(litres: number, units: UnitSystem): string {
-  return shownValue(litres, 'volume', units);
-}
-
-/** What is to be measured, with a blank for each figure. */
-function measureWords(measurement: Measurement, setBy: string | null, units: UnitSystem): string {
-  const fields = fieldsOf(measurement);
-  const blanks = fields
-    .map(({ label, dimension }) => {
-      const unit = dimension === null ? '' : ` ${shownUnit(dimension, units).unit}`;
-      return `${fields.length === 1 ? '' : `${label.toLowerCase()} `}${BLANK}${unit}`;
-    })
-    .join(', ');
-  const wanted = wantedWords(measurement, units);
-  const again = setBy === null ? '' : ` Where it is out: ${setBy} Set to: ${blanks}`;
-  return `${measurement.label}: ${blanks}${wanted ? ` (${wanted})` : ''}${again && '.'}${again}`;
-}
-
-function fillWords(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
-  const need = fillNeedOf(step, job.setUp);
-  if (!need) return [];
-  const { target, prefilled, firstPour, topUp } = fillPlan(need);
-  if (step.phase === 'topUp')
-    return [
-      ...(topUp > 0 ? [`About ${volume(topUp, units)} are still to come.`] : []),
-      ...dipstickWords(step.fills, units),
-    ];
-  const parts = [
-    prefilled > 0 ? `${volume(prefilled, units)} into the filter` : '',
-    `${volume(firstPour, units)} at first`,
-    topUp > 0 ? `about ${volume(topUp, units)} after the run` : '',
-  ].filter(Boolean);
-  return [`In all ${volume(target, units)}: ${parts.join(', ')}.`];
-}
-
-/** What its marks look like and hold. */
-function dipstickWords(need: LevelNeed | null, units: UnitSystem): string[] {
-  if (!need) return [];
-  const { marks, betweenMarks } = need;
-  const looks = marks ? `Low to full: ${marks}.` : '';
-  const holds = betweenMarks === null ? '' : `From mark to mark ${volume(betweenMarks, units)}.`;
-  return [[looks, holds].filter(Boolean).join(' ')].filter(Boolean);
-}
-
-function stepLines(step: SheetStep, job: JobDto, units: UnitSystem): string[] {
-  return [
-    ...step.figures.map(
-      ({ label, low, high, dimension }) => `${label}: ${shownRange({ low, high }, dimension, units)}`,
-    ),
-    ...(step.drains ? [`About ${volume(litresOfNeed(step.drains), units)} come out.`] : []),
-    ...fillWords(step, job, units),
-    ...dipstickWords(step.reads, units),
-    ...(step.measurement ? [measureWords(step.measurement, step.setBy, units)] : []),
-    ...(step.look
-      ? [
-          `${LOOKS[step.look].question} ${LOOKS[step.look].sights.map(({ words }) => tick(words)).join('   ')}`,
-        ]
-      : []),
-    ...(step.rule ? [`House rule: ${ruleWords(step.rule, job.setUp.rules)}.`] : []),
-    ...(step.handsOff ? [`Then ${step.handsOff} min by itself. Begun at ${BLANK}`] : []),
-  ];
 }
 
 /** The cautions of a step; one that the step before has too is called by its title, so that nobody learns to skip them. */
@@ -127,12 +53,14 @@ function cautionBlock(step: SheetStep, before: SheetStep | undefined): Content[]
  * A step on paper: its cautions first, a box to tick, what to do, and blanks for what is found; all in one column, with the head of its
  * phase where it is the first of it.
  */
-function stepBlock(step: SheetStep, before: SheetStep | undefined, job: JobDto, units: UnitSystem): Content {
+function stepBlock(steps: readonly SheetStep[], index: number, job: JobDto, units: UnitSystem): Content {
+  const [step, before] = [steps[index], steps[index - 1]];
+  if (!step) return [];
   const tools = step.tools.length ? ` (${step.tools.join(', ')})` : '';
   return {
     unbreakable: true,
     stack: [
-      ...(step.phase !== before?.phase ? [{ text: PHASE_WORDS[step.phase], style: 'phase' }] : []),
+      ...(step.phase !== before?.phase ? [{ text: phaseWords(step.phase, steps), style: 'phase' }] : []),
       ...cautionBlock(step, before),
       {
         columns: [
@@ -145,7 +73,7 @@ function stepBlock(step: SheetStep, before: SheetStep | undefined, job: JobDto, 
                   { text: tools, style: 'small' },
                 ],
               },
-              ...stepLines(step, job, units).map((text): Content => ({ text, margin: [0, 1, 0, 0] })),
+              ...stepLines(step, job.setUp, units).map((text): Content => ({ text, margin: [0, 1, 0, 0] })),
             ],
           },
         ],
@@ -212,7 +140,7 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
       : []),
   ];
   const steps = sheet.steps.filter(({ phase }) => phase !== 'signOff');
-  const blocks = steps.map((step, index) => stepBlock(step, steps[index - 1], job, units));
+  const blocks = steps.map((_step, index) => stepBlock(steps, index, job, units));
   return [
     { stack: head, style: 'dense' },
     {

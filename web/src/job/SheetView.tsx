@@ -1,5 +1,5 @@
 import type { JobDto } from '@yugator/contracts';
-import { PHASE_WORDS } from '@yugator/core';
+import { phaseWords } from '@yugator/core';
 import type { Phase, Sheet, SheetStep } from '@yugator/core';
 import { stepOf } from './useStep.js';
 import { StepCard } from './StepCard.js';
@@ -31,7 +31,7 @@ export function SheetView({ job, sheet, mayWork }: { job: JobDto; sheet: Sheet; 
       {stretches(sheet).map(({ phase, from, steps }) => (
         <div key={`${phase} ${from}`}>
           <h2 className={styles.head}>
-            {PHASE_WORDS[phase]} <span className="soft">from minute {Math.round(from)}</span>
+            {phaseWords(phase, sheet.steps)} <span className="soft">from minute {Math.round(from)}</span>
           </h2>
           {steps.map((step) => (
             <StepCard

@@ -192,7 +192,7 @@ function SetPart({ step, found, onFound, disabled }: Omit<Props, 'job'>) {
   if (!isOut && Object.keys(again).length === 0) return null;
   return (
     <>
-      <p>{setBy}</p>
+      <p style={{ marginTop: 8 }}>{setBy}</p>
       <Measure
         measurement={measurement}
         legend="After setting"

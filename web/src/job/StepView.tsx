@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import type { JobDto } from '@yugator/contracts';
-import { PHASE_WORDS } from '@yugator/core';
+import { phaseWords } from '@yugator/core';
 import type { Sheet } from '@yugator/core';
 import { useEffect, useRef, useState } from 'react';
 import { StepCard } from './StepCard.js';
@@ -32,7 +32,7 @@ export function StepView({ job, sheet, mayWork }: { job: JobDto; sheet: Sheet; m
       {step ? (
         <>
           <p ref={head} tabIndex={-1} className={styles.phase}>
-            {PHASE_WORDS[step.phase]}
+            {phaseWords(step.phase, sheet.steps)}
             <span>
               {at + 1} / {steps.length}
             </span>

@@ -145,7 +145,7 @@ export const PRE_FILTER: Procedure = {
               tools: ['bucket, soap, cloth'],
             },
           ),
-          step('refit', 'whileItDrains', 'Refit it dry; oil it only where the book says so.', 2, {
+          step('refit', 'whileItDrains', 'Refit the foam dry; oil it only where the book says so.', 2, {
             needs: underHood(setUp),
           }),
         ],

@@ -182,21 +182,21 @@ export const WHEEL_NUTS = bolts(
   'wheelNuts',
   'Wheel nuts and bolts: to torque',
   'wheelNuts',
-  'Crosswise, with the torque wrench; front and rear differ.',
+  'Wheels: crosswise; front and rear differ.',
 );
 
 export const LOADER_BOLTS = bolts(
   'loaderBolts',
   'Loader bolts: to torque',
   'loaderBolts',
-  'Both sides of the loader, with the torque wrench; front and rear differ.',
+  'Loader: both sides; front and rear differ.',
 );
 
 export const FRAME_BOLTS = bolts(
   'frameBolts',
   'Frame bolts: to torque',
   'frameBolts',
-  'Go round the frame with the torque wrench, and look at the welds.',
+  'Frame: go round it, and look at the welds.',
 );
 
 export const SAFETY_START: Procedure = {
@@ -211,7 +211,7 @@ export const SAFETY_START: Procedure = {
       4,
       {
         needs: [],
-        cautions: ['machineMoves'],
+        cautions: ['machineRuns'],
       },
     ),
   ],

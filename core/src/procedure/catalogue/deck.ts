@@ -45,7 +45,7 @@ export const DECK_CLEAN: Procedure = {
             'functionChecks',
             'Hose on the wash port, deck at its lowest, nobody near. From the seat: engine on, blades on, a few minutes; then water off, and the blades on for a minute more, so that it dries.',
             5,
-            { needs: [], cautions: ['blades', 'machineMoves'], tools: ['water hose'] },
+            { needs: [], cautions: ['bladesTurn'], tools: ['water hose'] },
           ),
         ]
       : []),
@@ -142,7 +142,7 @@ export const SPINDLE_BRAKES: Procedure = {
       'functionChecks',
       'Blades on, then off: they stand still within five seconds, or what its book gives. If not, the machine does not go out.',
       2,
-      { needs: [], cautions: ['blades', 'machineMoves'] },
+      { needs: [], cautions: ['bladesTurn', 'machineRuns'] },
     ),
   ],
 };

@@ -49,7 +49,7 @@ function oilFilterSteps(setUp: MachineSetUp): Step[] {
       'filtersOn',
       isElement
         ? 'Put the new element and ring in, oil the ring, and close the housing.'
-        : `Same height as the old one or taller, never smaller. Oil the new gasket. ${prefillWords(setUp)} ${TIGHTNESS[setUp.rules.filterTightness]}`,
+        : `New filter: same height as the old one or taller, never smaller. Oil the new gasket. ${prefillWords(setUp)} ${TIGHTNESS[setUp.rules.filterTightness]}`,
       4,
       { rule: isElement ? 'prefill' : 'filterTightness', fluid: FLUID },
     ),
@@ -91,7 +91,7 @@ function drainSteps(setUp: MachineSetUp): Step[] {
   const open = step(
     'drain',
     'startDraining',
-    `Pan under the drain. Open the fill cap so that the oil does not glug. ${opening} Let it come to a slow drip; a card keeps it off belts and axles.`,
+    `Engine oil: pan under the drain. Open the fill cap so that the oil does not glug. ${opening} Let it come to a slow drip; a card keeps it off belts and axles.`,
     4,
     {
       ...wait,
@@ -133,8 +133,8 @@ function closeStep(setUp: MachineSetUp): Step {
     'close',
     'closeDrains',
     isTwo
-      ? 'Put both plugs back, each with a good sealing washer: count two in before you pour.'
-      : 'Put the plug back with a good sealing washer. A plastic plug only snug.',
+      ? 'Put both sump plugs back, each with a good sealing washer: count two in before you pour.'
+      : 'Put the sump plug back with a good sealing washer. A plastic plug only snug.',
     3,
     {
       tools: [isTwo ? 'two new sealing washers' : 'new sealing washer', 'torque wrench'],
@@ -151,7 +151,7 @@ function refillSteps(setUp: MachineSetUp): Step[] {
     step(
       'pour',
       'firstPour',
-      'Pour the first part of the oil. Check the dipstick before the first start: an engine started without oil is lost.',
+      'Engine oil: pour the first part. Check the dipstick before the first start: an engine started without oil is lost.',
       4,
       { tools: ['funnel', 'jug with a scale'], fluid: FLUID, fills, rule: 'fillTarget' },
     ),

@@ -1,7 +1,7 @@
 import type { Component } from '../../component/components.js';
 import type { MachineSetUp } from '../machineSetUp.js';
 import { drainWay } from '../fluidDrain.js';
-import { fluidNeed, torqueFigures } from '../machineSetUp.js';
+import { cardName, fluidNeed, torqueFigures } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { afterAll, afterHands, step } from '../step.js';
@@ -21,6 +21,8 @@ interface Way {
   readonly filter: string | null;
   readonly fill: string;
   readonly read: string;
+  /** reading it moves the machine: its dangers, and what holds it meanwhile */
+  readonly reading?: Pick<Step, 'cautions' | 'tools'>;
 }
 
 /** Drain, filter, fill and read: the way of every oil but the engine's. */
@@ -28,6 +30,9 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
   const need = fluidNeed(setUp, way.fluid, way.filter !== null);
   const { fluid, needs, cautions } = way;
   const out = drainWay(setUp, way);
+  // Several oils may be on their way at once: each step says whose it is.
+  const named = (words: string) =>
+    `${cardName('', fluid)}: ${words.charAt(0).toLowerCase()}${words.slice(1)}`;
   const drained = ['drain', ...(way.filter ? ['filter'] : [])];
   return [
     ...(way.fillPlug
@@ -41,7 +46,7 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
           ),
         ]
       : []),
-    step('drain', 'startDraining', out.open, 5, {
+    step('drain', 'startDraining', named(out.open), 5, {
       needs,
       cautions: [...cautions, 'usedOil'],
       handsOff: way.drips,
@@ -54,7 +59,7 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
     }),
     ...(way.filter
       ? [
-          step('filter', 'whileItDrains', way.filter, 8, {
+          step('filter', 'whileItDrains', named(way.filter), 8, {
             needs,
             cautions,
             fluid,
@@ -65,7 +70,7 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
       : []),
     ...(out.close
       ? [
-          step('close', 'closeDrains', out.close, 3, {
+          step('close', 'closeDrains', named(out.close), 3, {
             needs,
             fluid,
             after: afterAll(...drained),
@@ -75,14 +80,14 @@ function change(setUp: MachineSetUp, way: Way): Step[] {
           }),
         ]
       : []),
-    step('fill', 'firstPour', way.fill, 6, {
+    step('fill', 'firstPour', named(way.fill), 6, {
       needs,
       fluid,
       ...(out.close ? {} : { after: afterAll(...drained) }),
       fills: need,
       tools: ['funnel', 'jug with a scale'],
     }),
-    step('read', 'topUp', way.read, 3, { fluid }),
+    step('read', 'topUp', named(way.read), 3, { ...way.reading, fluid }),
     step('waste', 'finish', 'Pour the used oil into its container and write down how much.', 3, {
       cautions: ['usedOil'],
       tools: ['used-oil container'],
@@ -109,7 +114,8 @@ export const HYDRO_OIL: Procedure = {
       drips: 10,
       filter: 'New filters on both units, gaskets oiled, hand-tight; only the kind the book names.',
       fill: 'Fill through the top ports until oil shows, then the tank to its cold mark.',
-      read: 'Wheels off the ground, drive levers slowly to and fro until they pull evenly; read again and top up.',
+      read: 'Drive wheels off the ground on stands, engine on, the drive levers slowly to and fro until they pull evenly. Engine off, off the stands, read again and top up.',
+      reading: { cautions: ['machineRuns', 'raisedDeck', 'exhaust'], tools: ['jack and two stands'] },
     }),
 };
 
@@ -135,7 +141,8 @@ export const TRANSMISSION_OIL: Procedure = {
           ? 'Filter off and on, gasket oiled. Pull the wire strainer, wash it in clean diesel, and put it back with a new ring.'
           : null,
       fill: 'Fill slowly to the mark, the machine level.',
-      read: 'Raise and lower a few times, engine off, read again on level ground and top up.',
+      read: 'Engine on, raise and lower a few times, all down, engine off; read again on level ground and top up.',
+      reading: { cautions: ['hydraulicPressure', 'exhaust'], tools: ['rags'] },
     }),
 };
 
@@ -156,9 +163,16 @@ export const TRANSMISSION_FILTER: Procedure = {
         fluid: 'transmissionOil',
       },
     ),
-    step('read', 'topUp', 'Raise and lower a few times, read the level on level ground and top up.', 3, {
-      fluid: 'transmissionOil',
-    }),
+    step(
+      'read',
+      'topUp',
+      'Engine on, raise and lower a few times, all down, engine off; read the level on level ground and top up.',
+      3,
+      {
+        cautions: ['hydraulicPressure', 'exhaust'],
+        fluid: 'transmissionOil',
+      },
+    ),
   ],
 };
 
@@ -199,6 +213,7 @@ export const TRANSAXLE_OIL: Procedure = {
       filter: null,
       fill: 'Fill slowly to the mark or to the hole, the machine level.',
       read: 'Drive a few yards, read again on level ground and top up.',
+      reading: { cautions: ['machineRuns'], tools: ['rags'] },
     }),
 };
 

@@ -3,25 +3,39 @@ import type { MachineSetUp } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
+import type { Step } from '../step.js';
 
 /** Under the hood of a tractor; within reach elsewhere. What else is in the way, the card says. */
 function reach({ machineClass }: MachineSetUp) {
   return machineClass === 'compactTractor' ? (['safe', 'hoodOff'] as const) : (['safe', 'cool'] as const);
 }
 
-const BY_SCREW = 'Open the bleed screw, pump until fuel comes without bubbles, and close it.';
-const BY_ITSELF =
-  'Tap open, key on for half a minute so that the pump fills the line; it bleeds itself in starting.';
-
-/** How the air gets out of the fuel, as the card says it, with the tool that it takes. */
-function bleeding({ fittings, fuel }: MachineSetUp): {
-  readonly text: string;
-  readonly tools: readonly string[];
-} {
-  if (fittings.fuelBleed === 'self')
-    return { text: `${BY_ITSELF} ${startWords({ fuel })}`.trim(), tools: [] };
-  const other = fittings.fuelBleed === 'screw' ? '' : ' One that has no screw bleeds itself in starting.';
-  return { text: `${BY_SCREW}${other}`, tools: ['wrench for the bleed screw'] };
+/**
+ * How the air gets out of the fuel of a diesel, as its card says it. What bleeds itself does so in starting: that waits until all
+ * oils are in and the machine is closed.
+ */
+function bleedStep(setUp: MachineSetUp): Step {
+  if (setUp.fittings.fuelBleed === 'self')
+    return step(
+      'bleed',
+      'run',
+      `Fuel tap open, key on for half a minute so that the pump fills the line. ${startWords(setUp)}It bleeds itself and may cough at first.`,
+      3,
+      { needs: [], cautions: ['exhaust', 'dieselInjection'] },
+    );
+  const other =
+    setUp.fittings.fuelBleed === 'screw' ? '' : ' One that has no screw bleeds itself in starting.';
+  return step(
+    'bleed',
+    'whileItDrains',
+    `Open the bleed screw, pump until fuel comes without bubbles, and close it.${other}`,
+    5,
+    {
+      needs: reach(setUp),
+      cautions: ['dieselInjection', 'fuel'],
+      tools: ['wrench for the bleed screw'],
+    },
+  );
 }
 
 export const FUEL_FILTER_REPLACE: Procedure = {
@@ -47,15 +61,7 @@ export const FUEL_FILTER_REPLACE: Procedure = {
         5,
         { needs, look: 'fuelFilter', cautions: ['fuel'], tools: ['pliers', 'rags'] },
       ),
-      ...(setUp.fuel === 'diesel'
-        ? [
-            step('bleed', 'whileItDrains', bleeding(setUp).text, 5, {
-              needs,
-              cautions: ['dieselInjection', 'fuel'],
-              tools: bleeding(setUp).tools,
-            }),
-          ]
-        : []),
+      ...(setUp.fuel === 'diesel' ? [bleedStep(setUp)] : []),
       step('leaks', 'leakCheck', 'Open the tap and look for drips at the filter, the engine running.', 2, {
         cautions: ['fuel'],
       }),
@@ -80,11 +86,11 @@ export const FUEL_FILTER_CLEAN: Procedure = {
         tools: ['small pan', 'rags'],
       },
     ),
-    step('bleed', 'whileItDrains', `New seal, bowl back. ${bleeding(setUp).text}`, 6, {
+    step('refit', 'whileItDrains', 'Bowl back with a new seal, by hand.', 1, {
       needs: reach(setUp),
-      cautions: ['dieselInjection'],
-      tools: bleeding(setUp).tools,
+      cautions: ['fuel'],
     }),
+    bleedStep(setUp),
     step('leaks', 'leakCheck', 'Look for drips at the bowl, the engine running.', 2, { cautions: ['fuel'] }),
   ],
 };

@@ -29,7 +29,7 @@ function fittingSteps(
     return step(
       `fitting${index + 1}`,
       'whileItDrains',
-      `${label}${place ? ` (${place})` : ''}: wipe, pump, wipe. ${reach ? `${REACH_WORDS[reach]} ` : ''}${HOW_MUCH[rules.greasing]}`,
+      `${label}${place ? ` (${place})` : ''}: ${reach ? `${REACH_WORDS[reach]} Wipe` : 'wipe'}, pump, wipe. ${HOW_MUCH[rules.greasing]}`,
       3,
       {
         needs,

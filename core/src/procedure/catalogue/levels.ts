@@ -4,7 +4,7 @@ import type { LookKey } from '../../check/looks.js';
 import type { CautionKey } from '../caution.js';
 import { isReadWarm, READING_WORDS, readingWords } from '../levelReading.js';
 import type { MachineSetUp } from '../machineSetUp.js';
-import { cardName, levelNeed, startWords } from '../machineSetUp.js';
+import { cardName, levelNeed, startWords, underHood } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
@@ -21,6 +21,8 @@ interface UsualLevel {
   readonly look: LookKey;
   readonly cautions?: readonly CautionKey[];
   readonly tools?: readonly string[];
+  /** whether it stands under the hood of a tractor */
+  readonly isUnderHood?: boolean;
 }
 
 const LEVEL_GROUND = 'level ground';
@@ -51,11 +53,14 @@ function levelOf({
   look,
   cautions = [],
   tools = ['rags'],
+  isUnderHood = false,
 }: UsualLevel): Procedure {
   const { words } = componentSpec(fluid);
   const steps = (setUp: MachineSetUp) => {
     const isWarm = isReadWarm(setUp.spec, fluid);
-    const when = isWarm ? 'After the run, engine off' : 'Before the engine runs, cold';
+    // What stands under the hood of a tractor is read where nothing else has to be opened.
+    const hood = isUnderHood && underHood(setUp).includes('hoodOff') ? 'Hood open. ' : '';
+    const when = `${hood}${isWarm ? 'After the run, engine off' : 'Before the engine runs, cold'}`;
     return [
       ...(isWarm ? [warmRun(setUp)] : []),
       step(
@@ -146,4 +151,5 @@ export const COOLANT_LEVEL = levelOf({
   look: 'coolant',
   cautions: ['hotCoolant'],
   tools: [],
+  isUnderHood: true,
 });
