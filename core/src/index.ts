@@ -91,7 +91,6 @@ export * from './procedure/fillNeed.js';
 export * from './procedure/finding.js';
 export * from './procedure/fluidsOf.js';
 export * from './procedure/fluidWords.js';
-export * from './procedure/fluidDrain.js';
 export * from './procedure/earlier.js';
 export * from './procedure/followUps.js';
 export * from './procedure/greaseReach.js';

@@ -1,6 +1,7 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, PHONE, POLL_MS, press, sees, signIn, violations } from './browser.js';
+import { newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
 import { openShed } from './shed.js';
+import { place, read, tick, workThrough } from './work.js';
 
 const shed = openShed();
 
@@ -9,13 +10,6 @@ interface MachineOnWire {
   readonly tag: string;
   readonly status: string;
   readonly lastShown: number;
-}
-
-async function read<T>(page: Page, path: string): Promise<T> {
-  return (await page.evaluate(
-    (at) => fetch(at).then((answer) => answer.json() as Promise<unknown>),
-    path,
-  )) as T;
 }
 
 async function machine(page: Page, tag: string): Promise<MachineOnWire> {
@@ -35,78 +29,6 @@ async function openAnnual(page: Page, { id }: MachineOnWire): Promise<void> {
   await sees(page, 'min alone');
   await press(page, 'Open the job');
   await sees(page, 'Walk round');
-}
-
-const place = (page: Page) =>
-  page.evaluate(
-    () =>
-      /(\d+) \/ (\d+)/.exec(
-        document.querySelector('section[aria-label="Step by step"]')?.textContent ?? '',
-      )?.[1],
-  );
-
-/** What is picked at the guided looks: the first sight, which is good, but where `seen` names another. */
-async function look(page: Page, seen: Readonly<Record<string, string>>): Promise<void> {
-  const question = await page.$eval('section[aria-label="Step by step"]', (step) => step.textContent ?? '');
-  const own = Object.entries(seen).find(([words]) => question.includes(words))?.[1];
-  const picks = await page.$$('section[aria-label="Step by step"] button[aria-pressed]');
-  for (const pick of picks) {
-    const words = await pick.evaluate((button) => button.textContent ?? '');
-    if (own !== undefined && words !== own) continue;
-    await pick.click();
-    // What it means is said below it, and moves the button that is pressed next.
-    const isPicked = (button: Element) => button.getAttribute('aria-pressed') === 'true';
-    await page.waitForFunction(isPicked, { polling: POLL_MS }, pick);
-    return;
-  }
-}
-
-/** Ticks the step off; the button is brought clear of the navigation at the foot of a phone first, as a thumb would. */
-async function tick(page: Page): Promise<void> {
-  const button = await page.waitForSelector('section[aria-label="Step by step"] ::-p-text(Done)');
-  await button?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
-  await button?.click();
-}
-
-/** Works the step on the screen, as a mechanic does: cautions read, looks picked, ticked off. */
-async function workStep(page: Page, seen: Readonly<Record<string, string>>): Promise<void> {
-  const before = await place(page);
-  const caution = await page.$(
-    'section[aria-label="Step by step"] [role=note] input[type=checkbox]:not(:checked)',
-  );
-  if (caution) {
-    await caution.click();
-    await page.waitForFunction(
-      () =>
-        [...document.querySelectorAll('section[aria-label="Step by step"] button')].some(
-          (button) => button.textContent === 'Done' && !(button as HTMLButtonElement).disabled,
-        ),
-      { polling: POLL_MS },
-    );
-  }
-  await look(page, seen);
-  await tick(page);
-  await page.waitForFunction(
-    (was) =>
-      /worked through/.test(document.body.innerText) ||
-      /(\d+) \/ \d+/.exec(
-        document.querySelector('section[aria-label="Step by step"]')?.textContent ?? '',
-      )?.[1] !== was,
-    { polling: POLL_MS },
-    before ?? '',
-  );
-}
-
-async function isWorkedThrough(page: Page): Promise<boolean> {
-  return page.evaluate(() => /The sheet is worked through/.test(document.body.innerText));
-}
-
-async function workThrough(
-  page: Page,
-  seen: Readonly<Record<string, string>>,
-  steps = Infinity,
-): Promise<void> {
-  for (let step = 0; step < steps && !(await isWorkedThrough(page)); step += 1) await workStep(page, seen);
 }
 
 /** Says of an item that it was found defective. */

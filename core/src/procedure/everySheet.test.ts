@@ -7,18 +7,17 @@ import { LOOKS } from '../check/looks.js';
 import { CAUTIONS } from './caution.js';
 import { PROCEDURES, proceduresFor } from './catalogue.js';
 import type { SheetStep } from './compose.js';
-import { FLUID_DRAINS } from './fluidDrain.js';
-import type { FluidDrain } from './fluidDrain.js';
 import {
   AIR_CLEANERS,
   BATTERIES,
   DECK_WASHES,
+  FLUID_DRAINS,
   FUEL_BLEEDS,
   FUEL_FILTERS,
   OIL_DRAINS,
   OIL_FILTERS,
 } from './machineSetUp.js';
-import type { MachineSetUp, MachineSpec, ServiceFittings, WorkItem } from './machineSetUp.js';
+import type { FluidDrain, MachineSetUp, MachineSpec, ServiceFittings, WorkItem } from './machineSetUp.js';
 import { orderedPairs } from './orders.js';
 import { PHASES } from './phase.js';
 import type { Phase } from './phase.js';

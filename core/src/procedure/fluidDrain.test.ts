@@ -2,9 +2,8 @@ import type { Component } from '../component/components.js';
 import { withDefaults } from '../site/houseRules.js';
 import { sheetSteps } from './compose.js';
 import { fillNeedOf } from './fillNeed.js';
-import { FLUID_DRAINS } from './fluidDrain.js';
-import type { FluidDrain } from './fluidDrain.js';
-import type { MachineSpec } from './machineSetUp.js';
+import { FLUID_DRAINS } from './machineSetUp.js';
+import type { FluidDrain, MachineSpec } from './machineSetUp.js';
 import { MOWER_SPEC, setUp, TRACTOR, work } from './testing/jobs.js';
 
 const cardOf = (component: Component, more: Partial<MachineSpec['fluids'][number]>): MachineSpec => ({

@@ -1,10 +1,6 @@
 import type { Component } from '../component/components.js';
 import { toolsFor } from './machineSetUp.js';
-import type { MachineSetUp } from './machineSetUp.js';
-
-/** How a fluid other than the engine's oil comes out. */
-export const FLUID_DRAINS = ['plug', 'twoPlugs', 'valve', 'hose', 'extractor', 'cap'] as const;
-export type FluidDrain = (typeof FLUID_DRAINS)[number];
+import type { FluidDrain, MachineSetUp } from './machineSetUp.js';
 
 /** What draining a fluid comes to on a machine. */
 export interface DrainWay {

@@ -4,7 +4,6 @@ import type { DeckLimits } from '../check/deckLevel.js';
 import type { HouseRules } from '../site/houseRules.js';
 import type { Action } from '../schedule/item.js';
 import type { ApprovedGrade } from '../fluid/viscosity.js';
-import type { FluidDrain } from './fluidDrain.js';
 import type { GreaseReach } from './greaseReach.js';
 import type { LevelReading, ReadAt } from './levelReading.js';
 import type { AccessLine } from './ownAccess.js';
@@ -13,6 +12,10 @@ import type { Figure, FluidNeed, LevelNeed, Step } from './step.js';
 /** How the oil of an engine comes out. */
 export const OIL_DRAINS = ['plug', 'twoPlugs', 'valve', 'hose', 'extractor', 'cartridge'] as const;
 export type OilDrain = (typeof OIL_DRAINS)[number];
+
+/** How a fluid other than the engine's oil comes out. */
+export const FLUID_DRAINS = ['plug', 'twoPlugs', 'valve', 'hose', 'extractor', 'cap'] as const;
+export type FluidDrain = (typeof FLUID_DRAINS)[number];
 
 /** How its oil filter is fitted. */
 export const OIL_FILTERS = ['upright', 'sideways', 'element', 'none'] as const;

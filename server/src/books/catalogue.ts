@@ -149,6 +149,7 @@ export const CATALOGUE: readonly BookFieldsDto[] = [
     line('Spark plugs: replace', 'replace', 'sparkPlugs', 15, [hours(100), months(12)]),
     line('Belts: look over', 'inspect', 'belts', 6, [hours(50)]),
     line('Deck spindle brakes: look', 'inspect', 'spindleBrakes', 8, [hours(100)]),
+    line('Deck idlers and pulleys: spin', 'inspect', 'deckIdlers', 9, [hours(100)]),
     line('Battery: test', 'inspect', 'battery', 4, [hours(50)]),
     line('Cooling fins: blow out', 'clean', 'coolingFins', 5, [hours(50)]),
     line('Deck: level', 'adjust', 'deck', 20, [beforeMowing(0)]),
