@@ -66,9 +66,24 @@ describe('on a phone', () => {
     await answer('After the charge, V', '12.7');
     await answer('Under load, V', '8.9');
     await answer('Battery, °C', '21');
+    // Every letter arrived, in every field.
+    expect(new URL(page.url()).searchParams.get('rest')).toBe('12.1');
+    expect(new URL(page.url()).searchParams.get('load')).toBe('8.9');
     await sees(page, 'A new battery');
     expect(await violations(page)).toEqual([]);
     await page.reload();
     await sees(page, 'A new battery');
+  });
+
+  it('no letter is lost of what is typed fast into a search that stands in the address', async () => {
+    const { page } = await newVisitor(shed.browser, PHONE);
+    await signIn(page, shed.yugator.address, 'Ansel Pike');
+    await page.goto(`${shed.yugator.address}/records`);
+    await page.waitForSelector('input[type=search]');
+    await page.type('input[type=search]', 'spark plugs of R-03');
+    expect(await page.$eval('input[type=search]', (field) => (field as HTMLInputElement).value)).toBe(
+      'spark plugs of R-03',
+    );
+    expect(new URL(page.url()).searchParams.get('search')).toBe('spark plugs of R-03');
   });
 });

@@ -126,7 +126,7 @@ function AuditList() {
         else next.delete(name);
         return next;
       },
-      { replace: true },
+      { replace: true, flushSync: true },
     );
   const day = (name: 'from' | 'to', label: string) => (
     <DayPicker

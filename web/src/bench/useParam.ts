@@ -27,7 +27,8 @@ export function useParam(name: string, usual: string): readonly [string, (value:
           next.set(UNITS, units);
           return next;
         },
-        { replace: true },
+        // At once: a letter typed meanwhile would be lost, and the next field would begin from an older address.
+        { replace: true, flushSync: true },
       ),
   ];
 }

@@ -16,7 +16,11 @@ export function RecordsPage() {
         label="Search"
         value={typed}
         onChange={(event) =>
-          setParameters(event.target.value ? { search: event.target.value } : {}, { replace: true })
+          // At once: a letter typed meanwhile would be lost.
+          setParameters(event.target.value ? { search: event.target.value } : {}, {
+            replace: true,
+            flushSync: true,
+          })
         }
         placeholder="Tag, machine, item or note"
         type="search"
