@@ -24,6 +24,8 @@ export * from './site/workshop.dto.js';
 export * from './machine/machine.dto.js';
 export * from './machine/machineParts.dto.js';
 export * from './machine/ownItem.dto.js';
+export * from './machine/fluidSpec.dto.js';
+export * from './machine/serviceFittings.dto.js';
 export * from './machine/specCard.dto.js';
 export * from './machine/machineClass.js';
 export * from './meter/round.dto.js';

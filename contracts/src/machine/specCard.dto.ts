@@ -1,132 +1,12 @@
-import {
-  AIR_CLEANERS,
-  BATTERIES,
-  CARD_ACCESS,
-  DECK_WASHES,
-  FLUID_DRAINS,
-  FUEL_BLEEDS,
-  FUEL_FILTERS,
-  GREASE_REACHES,
-  LEVEL_READINGS,
-  OIL_DRAINS,
-  OIL_FILTERS,
-  READ_AT,
-} from '@yugator/core';
-import type {
-  AirCleaner,
-  BatteryKind,
-  CardAccess,
-  Component,
-  DeckWash,
-  FluidDrain,
-  FuelBleed,
-  FuelFilter,
-  GreaseReach,
-  LevelReading,
-  OilDrain,
-  OilFilter,
-  ReadAt,
-  ServiceFittings,
-} from '@yugator/core';
-import { IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
-import { applyDecorators, IsComponentOrNone, IsText, Part, Parts } from '../rules/index.js';
+import { CARD_ACCESS, GREASE_REACHES } from '@yugator/core';
+import type { CardAccess, Component, GreaseReach } from '@yugator/core';
+import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
+import { Part, Parts } from '../rules/index.js';
+import { FluidSpecDto } from './fluidSpec.dto.js';
+import { ServiceFittingsDto } from './serviceFittings.dto.js';
+import { Amount, Name, Note, Of, OwnName } from './specRules.js';
 
 const ROWS = 'Keep 60 lines at most in each part of the card.';
-
-function Name(what: string): PropertyDecorator {
-  return IsText({ least: 1, most: 60, message: `Name the ${what} in 1 to 60 letters.` });
-}
-
-/** What the line is of; left out by older versions, whose names said it. */
-function Of(): PropertyDecorator {
-  return applyDecorators(IsOptional(), IsComponentOrNone());
-}
-
-/** A name of the card's own, besides that of the component. */
-function OwnName(): PropertyDecorator {
-  return IsText({ most: 60, message: 'Keep the name within 60 letters.' });
-}
-
-function Note(): PropertyDecorator {
-  return IsText({ most: 200, message: 'Keep the note within 200 letters.' });
-}
-
-function Amount(sentence: string, most: number, least = 0): PropertyDecorator {
-  return applyDecorators(
-    IsNumber({ maxDecimalPlaces: 6 }, { message: sentence }),
-    Min(least, { message: sentence }),
-    Max(most, { message: sentence }),
-  );
-}
-
-/** A grade of oil and the temperatures it is approved for. */
-export class GradeDto {
-  @Name('grade')
-  grade!: string;
-
-  /** such as API CK-4 */
-  @Note()
-  category!: string;
-
-  /** °C; null where there is no lower bound */
-  @IsOptional()
-  @Amount('Give the temperature in °C, from -60 to 60.', 60, -60)
-  fromCelsius!: number | null;
-
-  @IsOptional()
-  @Amount('Give the temperature in °C, from -60 to 60.', 60, -60)
-  toCelsius!: number | null;
-}
-
-export class FluidSpecDto {
-  @Of()
-  component?: Component | null;
-
-  @OwnName()
-  fluid!: string;
-
-  /** litres, the filter changed too */
-  @Amount('Give the capacity as a volume, such as 1.9 L or 2 qt.', 500)
-  litresWithFilter!: number;
-
-  /** litres, the filter left on; null where it makes no difference */
-  @IsOptional()
-  @Amount('Give the capacity as a volume, such as 1.7 L or 1.8 qt.', 500)
-  litresWithoutFilter!: number | null;
-
-  /** litres that the book says to pour first; null where it does not say */
-  @IsOptional()
-  @Amount('Give the first pour as a volume, such as 1.8 L or 2 qt.', 500)
-  firstPour?: number | null;
-
-  /** how it comes out, where that is not as usual; null where nobody said */
-  @IsOptional()
-  @IsIn(FLUID_DRAINS, { message: 'Choose how it comes out.' })
-  drain?: FluidDrain | null;
-
-  /** litres from the low to the full mark of its dipstick; null where it has none or the book does not say */
-  @IsOptional()
-  @Amount('Give what fits between the marks as a volume, such as 0.5 L or 1 pt.', 50, 0.01)
-  betweenMarks?: number | null;
-
-  /** the low and the full mark of its dipstick as they look, such as "ADD to FULL" or "lower to upper hole" */
-  @IsOptional()
-  @Note()
-  marks?: string;
-
-  /** how its level is read; null where nobody said */
-  @IsOptional()
-  @IsIn(LEVEL_READINGS, { message: 'Choose how its level is read.' })
-  reading?: LevelReading | null;
-
-  /** null where nobody said */
-  @IsOptional()
-  @IsIn(READ_AT, { message: 'Choose whether it is read cold or warm.' })
-  readAt?: ReadAt | null;
-
-  @Parts(() => GradeDto, 10, 'Keep 10 grades at most.')
-  grades!: GradeDto[];
-}
 
 export class TorqueSpecDto {
   @Of()
@@ -285,38 +165,6 @@ export class AccessDto {
   @IsOptional()
   @Amount('Give the minutes it takes to close, from 0 to 240.', 240)
   closeMinutes!: number | null;
-}
-
-/** Null is no choice: what nobody said is left out. */
-const isThere = (_dto: unknown, value: unknown) => value !== undefined;
-
-/** How the engine is fitted, as far as it changes the work. */
-export class ServiceFittingsDto implements Partial<ServiceFittings> {
-  @IsIn(OIL_DRAINS, { message: 'Choose how the oil comes out.' })
-  oilDrain!: OilDrain;
-
-  @IsIn(OIL_FILTERS, { message: 'Choose how the oil filter is fitted.' })
-  oilFilter!: OilFilter;
-
-  @IsIn(FUEL_FILTERS, { message: 'Choose the kind of fuel filter.' })
-  fuelFilter!: FuelFilter;
-
-  /** left out by older versions, as what follows */
-  @ValidateIf(isThere)
-  @IsIn(FUEL_BLEEDS, { message: 'Choose how the fuel is bled.' })
-  fuelBleed?: FuelBleed;
-
-  @ValidateIf(isThere)
-  @IsIn(AIR_CLEANERS, { message: 'Choose the kind of air cleaner.' })
-  airCleaner?: AirCleaner;
-
-  @ValidateIf(isThere)
-  @IsIn(BATTERIES, { message: 'Choose the kind of battery.' })
-  battery?: BatteryKind;
-
-  @ValidateIf(isThere)
-  @IsIn(DECK_WASHES, { message: 'Choose whether the deck has a wash port.' })
-  deckWash?: DeckWash;
 }
 
 /** What a machine holds and is set to, in SI units. */

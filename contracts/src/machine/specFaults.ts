@@ -1,3 +1,4 @@
+import { isDrainedByFittings } from '@yugator/core';
 import { fault } from '../problem/fault.js';
 import type { FieldFaultDto } from '../problem/problem.dto.js';
 import type { SpecCardDto } from './specCard.dto.js';
@@ -29,6 +30,17 @@ export function specFaults(spec: SpecCardDto, path: string): FieldFaultDto[] {
         ]
       : [],
   );
+  const drains = spec.fluids.flatMap(({ component, drain }, index) =>
+    isDrainedByFittings(component) && (drain ?? null) !== null
+      ? [
+          fault(
+            `${path}/fluids/${index}/drain`,
+            'saidTwice',
+            'How the engine is drained stands under how it is fitted. Leave it out here.',
+          ),
+        ]
+      : [],
+  );
   return [
     ...backwards(spec.torques, `${path}/torques`),
     ...backwards(spec.tyres, `${path}/tyres`),
@@ -36,5 +48,6 @@ export function specFaults(spec: SpecCardDto, path: string): FieldFaultDto[] {
     ...backwards(spec.decks, `${path}/decks`),
     ...backwards(spec.charging, `${path}/charging`),
     ...tyres,
+    ...drains,
   ];
 }

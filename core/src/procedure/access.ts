@@ -5,6 +5,8 @@ import type { Phase } from './phase.js';
 interface AccessStep {
   readonly phase: Phase;
   readonly text: string;
+  /** what a diesel wants in its place; null where that is the same */
+  readonly ofDiesel: string | null;
   readonly handsOn: number;
   /** minutes that pass by themselves */
   readonly handsOff: number;
@@ -30,12 +32,8 @@ export function accessAct(
   handsOn: number,
   more: Partial<Omit<AccessStep, 'phase' | 'text' | 'handsOn'>> = {},
 ): AccessStep {
-  return { phase, text, handsOn, handsOff: 0, wait: null, cautions: [], tools: [], ...more };
+  return { phase, text, ofDiesel: null, handsOn, handsOff: 0, wait: null, cautions: [], tools: [], ...more };
 }
-
-/** A diesel is pre-heated before it starts. */
-export const WARM_A_DIESEL =
-  'Outside, pre-heat until the lamp goes out, start the engine, and let it run until the sump is warm to the hand.';
 
 /**
  * What several items need done before they can be reached, in the order in which it is opened; it is closed in reverse. Each
@@ -49,6 +47,8 @@ export const ACCESS = {
       'Start the engine outside and let it run until the sump is warm to the hand.',
       1,
       {
+        ofDiesel:
+          'Outside, pre-heat until the lamp goes out, start the engine, and let it run until the sump is warm to the hand.',
         handsOff: 6,
         wait: 'warming',
         cautions: ['exhaust'],

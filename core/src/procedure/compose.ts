@@ -1,5 +1,4 @@
 import type { Component } from '../component/components.js';
-import { WARM_A_DIESEL } from './access.js';
 import type { AccessSpec } from './access.js';
 import { proceduresFor } from './catalogue.js';
 import type { MachineSetUp, WorkItem } from './machineSetUp.js';
@@ -181,14 +180,15 @@ function accessStep(
   spec: AccessSpec,
   access: AccessSide,
   itemIds: readonly string[],
-  isWarm: boolean,
+  engine: { readonly isWarm: boolean; readonly fuel: MachineSetUp['fuel'] },
 ): SheetStep[] {
   const { name, side } = access;
   const act = spec[side];
   if (!act) return [];
   // An engine that was not run is cool already: one only makes sure.
-  const isCoolAlready = name === 'cool' && !isWarm;
-  const { phase, text, handsOn, handsOff, wait, cautions, tools } = act;
+  const isCoolAlready = name === 'cool' && !engine.isWarm;
+  const text = (engine.fuel === 'diesel' ? act.ofDiesel : null) ?? act.text;
+  const { phase, handsOn, handsOff, wait, cautions, tools } = act;
   const plain = step(`${name}.${side}`, phase, text, handsOn, { wait, cautions, tools, handsOff, after: [] });
   return [
     {
@@ -213,10 +213,9 @@ function accessSteps(steps: readonly SheetStep[], { spec, fuel }: MachineSetUp):
     const users = steps.filter(({ needs }) => needs.includes(name));
     if (users.length === 0) return [];
     const itemIds = [...new Set(users.flatMap((user) => user.itemIds))];
-    const acts = (['open', 'close'] as const).flatMap((side) =>
-      accessStep(own, { name, side, place }, itemIds, isWarm),
+    return (['open', 'close'] as const).flatMap((side) =>
+      accessStep(own, { name, side, place }, itemIds, { isWarm, fuel }),
     );
-    return name === 'warm' && fuel === 'diesel' ? acts.map((act) => ({ ...act, text: WARM_A_DIESEL })) : acts;
   });
 }
 

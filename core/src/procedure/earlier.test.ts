@@ -51,5 +51,8 @@ describe('what earlier visits found', () => {
     });
     expect(lastFigures(earlierOf(RIGHT, EARLIER), 'us')).toEqual({ on: '2026-07-01', words: '1' });
     expect(lastFigures([], 'us')).toBeNull();
+    const looked = visit('2026-09-01', REAR, { sight: 'whole' });
+    expect(lastFigures(earlierOf(REAR, [...EARLIER, looked]), 'us')?.on).toBe('2026-08-01');
+    expect(lastFigures([looked], 'us')).toBeNull();
   });
 });

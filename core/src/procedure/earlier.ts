@@ -45,10 +45,12 @@ export function lastFigures(
   earlier: readonly EarlierFinding[],
   units: UnitSystem,
 ): { readonly on: CivilDate; readonly words: string } | null {
-  const [last] = earlier;
-  if (!last?.finding.measurement) return null;
-  const { measurement, found } = last.finding;
-  const again = measuredAgain(found);
-  const words = measuredWords(measurement, Object.keys(again).length ? again : found, units);
-  return { on: last.on, words };
+  for (const { on, finding } of earlier) {
+    const again = measuredAgain(finding.found);
+    const found = Object.keys(again).length ? again : finding.found;
+    const words = finding.measurement ? measuredWords(finding.measurement, found, units) : '';
+    // Where only the look was kept, the visit before tells more.
+    if (words) return { on, words };
+  }
+  return null;
 }

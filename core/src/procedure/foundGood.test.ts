@@ -4,7 +4,7 @@ import { LOOKS } from '../check/looks.js';
 import type { Look, LookKey } from '../check/looks.js';
 import { isInSpec } from '../measurement/measurement.js';
 import type { Measurement } from '../measurement/measurement.js';
-import { foundGood } from './foundGood.js';
+import { foundGood, isToBeSet } from './foundGood.js';
 
 const isUsual = true;
 const PEDALS: Measurement = {
@@ -69,5 +69,24 @@ describe('what a step found', () => {
         expect(foundGood({ measurement: null, look: key as LookKey }, { sight })).toBe(answer === 'keep');
       }
     }
+  });
+});
+
+describe('what was measured', () => {
+  const measurement = { kind: 'range', label: 'Belt', dimension: 'length', low: 7, high: 9 } as const;
+  const setBy = 'Turn the rod.';
+
+  it.each([
+    ['out', { value: 12 }, true],
+    ['right', { value: 8 }, false],
+    ['not there yet', {}, false],
+    ['out at first and set', { value: 12, 'again.value': 8 }, true],
+  ] as const)('is to be set where it was found %s: %j', (_, found, isSet) => {
+    expect(isToBeSet({ measurement, setBy }, found)).toBe(isSet);
+  });
+
+  it('is not where nothing can be set, or nothing is measured', () => {
+    expect(isToBeSet({ measurement, setBy: null }, { value: 12 })).toBe(false);
+    expect(isToBeSet({ measurement: null, setBy }, { value: 12 })).toBe(false);
   });
 });

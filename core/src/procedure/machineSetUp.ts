@@ -17,6 +17,11 @@ export type OilDrain = (typeof OIL_DRAINS)[number];
 export const FLUID_DRAINS = ['plug', 'twoPlugs', 'valve', 'hose', 'extractor', 'cap'] as const;
 export type FluidDrain = (typeof FLUID_DRAINS)[number];
 
+/** Whether the fittings say how it is drained, and not its line among the fluids. */
+export function isDrainedByFittings(fluid: unknown): boolean {
+  return fluid === 'engineOil';
+}
+
 /** How its oil filter is fitted. */
 export const OIL_FILTERS = ['upright', 'sideways', 'element', 'none'] as const;
 export type OilFilter = (typeof OIL_FILTERS)[number];

@@ -120,7 +120,8 @@ export class JobSheets {
         attributes: ['id', 'caption', 'takenById'],
         order: ['takenAt', 'id'],
       }),
-      earlierFindings(job.machineId),
+      // Only an open job shows its steps.
+      job.state === 'open' ? earlierFindings(job.machineId) : [],
     ]);
     return {
       id,

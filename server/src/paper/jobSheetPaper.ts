@@ -1,16 +1,8 @@
 import type { JobDto } from '@yugator/contracts';
-import {
-  CAUTIONS,
-  composeSheet,
-  fluidWords,
-  phaseWords,
-  proposedDraw,
-  ruleWords,
-  stockWords,
-} from '@yugator/core';
-import type { Caution, MachineSpec, SheetStep, UnitSystem } from '@yugator/core';
+import { composeSheet, fluidWords, phaseWords, proposedDraw, ruleWords, stockWords } from '@yugator/core';
+import type { MachineSpec, SheetStep, UnitSystem } from '@yugator/core';
 import type { Column, Content } from 'pdfmake/interfaces.js';
-import { BLANK, stepLines, tick } from './stepWords.js';
+import { BLANK, cautionWords, stepLines, tick } from './stepWords.js';
 
 const OUTCOMES = ['done', 'kept', 'put off', 'defect'].map(tick).join('  ');
 /** Steps stand in two columns, as a person reads them: down the left, then down the right. */
@@ -23,17 +15,13 @@ function box(): Column {
   };
 }
 
-/** The cautions of a step; one that the step before has too is called by its title, so that nobody learns to skip them. */
+/** The cautions of a step, beside a bar. */
 function cautionBlock(step: SheetStep, before: SheetStep | undefined): Content[] {
   if (step.cautions.length === 0) return [];
-  const words = step.cautions.map((key): Content => {
-    const { title, text, technician }: Caution = CAUTIONS[key];
-    if (before?.cautions.includes(key)) return { text: `${title}, as before.`, bold: true, style: 'small' };
-    return {
-      text: [{ text: `${title}. `, bold: true }, text, technician ? ` ${technician}` : ''],
-      style: 'small',
-    };
-  });
+  const words = cautionWords(step, before).map(({ title, text }): Content => ({
+    text: [{ text: `${title} `, bold: true }, text],
+    style: 'small',
+  }));
   return [
     {
       layout: {

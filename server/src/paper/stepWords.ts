@@ -1,4 +1,5 @@
 import {
+  CAUTIONS,
   fieldsOf,
   fillNeedOf,
   fillPlan,
@@ -10,7 +11,7 @@ import {
   shownValue,
   wantedWords,
 } from '@yugator/core';
-import type { LevelNeed, MachineSetUp, Measurement, SheetStep, UnitSystem } from '@yugator/core';
+import type { Caution, LevelNeed, MachineSetUp, Measurement, SheetStep, UnitSystem } from '@yugator/core';
 
 /** Room to write in. */
 export const BLANK = '_______';
@@ -59,6 +60,18 @@ function dipstickWords(need: LevelNeed | null, units: UnitSystem): string[] {
   const looks = marks ? `Low to full: ${marks}.` : '';
   const holds = betweenMarks === null ? '' : `From mark to mark ${volume(betweenMarks, units)}.`;
   return [[looks, holds].filter(Boolean).join(' ')].filter(Boolean);
+}
+
+/** The cautions of a step; one that the step before has too is called by its title, so that nobody learns to skip them. */
+export function cautionWords(
+  step: SheetStep,
+  before: SheetStep | undefined,
+): { readonly title: string; readonly text: string }[] {
+  return step.cautions.map((key) => {
+    const { title, text, technician }: Caution = CAUTIONS[key];
+    if (before?.cautions.includes(key)) return { title: `${title}, as before.`, text: '' };
+    return { title: `${title}.`, text: technician ? `${text} ${technician}` : text };
+  });
 }
 
 /** What stands under a step on paper: what it works to, and blanks for what is found. */

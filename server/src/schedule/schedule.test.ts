@@ -144,7 +144,7 @@ describe('a machine', () => {
     ]);
   });
 
-  it('keeps its spec card, but no tyre above its sidewall', async () => {
+  it('keeps its spec card, but no tyre above its sidewall, nor a second word on how the engine is drained', async () => {
     const path = `/machines/${yard.crew.machine}/spec`;
     const tyre = { axle: 'rear', low: 70, high: 90, sidewallMaximum: 97 };
     const kept = await put<MachineDetailDto>(path, {
@@ -156,11 +156,16 @@ describe('a machine', () => {
       ...emptySpecCard(),
       tyres: [{ ...tyre, high: 120 }],
       plays: [{ name: 'Belt', low: 9, high: 7 }],
+      fluids: [
+        { component: 'engineOil', fluid: '', litresWithFilter: 2, drain: 'hose', grades: [] },
+        { component: 'transaxleOil', fluid: '', litresWithFilter: 2, drain: 'hose', grades: [] },
+      ],
     };
     const refused = await put(path, { spec: over, version: 2 });
     expect(refused.body.errors?.map(({ pointer, code }) => [pointer, code])).toEqual([
       ['#/spec/plays/0/high', 'backwards'],
       ['#/spec/tyres/0/high', 'aboveSidewall'],
+      ['#/spec/fluids/0/drain', 'saidTwice'],
     ]);
   });
 

@@ -3,22 +3,15 @@ import {
   approvedGrades,
   approvedWords,
   betweenMarksOf,
-  earlierOf,
   fillNeedOf,
   gradeWords,
   HOUSE_RULES,
-  isInSpec,
-  lastFigures,
   litresOfNeed,
-  measuredAgain,
   ruleWords,
   shownRange,
-  strokesSoFar,
-  withMeasuredAgain,
 } from '@yugator/core';
-import type { EarlierFinding, FillTarget, LevelNeed, Measurement, SheetStep } from '@yugator/core';
+import type { FillTarget, LevelNeed, SheetStep } from '@yugator/core';
 import { LookPick } from '../check/LookPick.js';
-import { Measure } from '../check/Measure.js';
 import { Dipstick } from '../fluid/Dipstick.js';
 import { DrainWords } from '../fluid/DrainWords.js';
 import { FillPlanner } from '../fluid/FillPlanner.js';
@@ -27,14 +20,8 @@ import { WhatGoesIn } from '../fluid/WhatGoesIn.js';
 import { jugOf } from '../fluid/jugSizes.js';
 import type { JugSize } from '../fluid/jugSizes.js';
 import { useSession } from '../session/useSession.js';
-import { dayWords } from '../words/dates.js';
+import { MeasurePart } from './MeasurePart.js';
 import styles from './sheet.module.css';
-
-function numbersOf(found: Found): Record<string, number> {
-  return Object.fromEntries(
-    Object.entries(found).flatMap(([name, value]) => (typeof value === 'number' ? [[name, value]] : [])),
-  );
-}
 
 /** What was said of the jug at the first pour: the top-up goes on from there. */
 function pouredBefore(job: JobDto, { continues }: SheetStep): Found {
@@ -158,55 +145,6 @@ function LevelPart({ job: { setUp }, step: { reads }, found, onFound }: Props) {
   );
 }
 
-/** What earlier visits found of the same: a figure tells more beside the last ones. */
-function EarlierPart({
-  measurement,
-  earlier,
-}: {
-  readonly measurement: Measurement;
-  readonly earlier: readonly EarlierFinding[];
-}) {
-  const { site, today } = useSession();
-  const own = earlierOf(measurement, earlier);
-  const strokes = measurement.kind === 'grease' ? strokesSoFar(own) : null;
-  const last = lastFigures(own, site.unitSystem);
-  if (strokes)
-    return (
-      <p className="soft">
-        It took {strokes.last.join(', ')} (latest first); on average {strokes.average.toFixed(1)}.
-      </p>
-    );
-  return last ? (
-    <p className="soft">
-      Last time, {dayWords(last.on, today)}: {last.words}.
-    </p>
-  ) : null;
-}
-
-/** Where what was measured is out and can be set: how, and what it comes to then. What was found at first stays beside it. */
-function SetPart({ step, found, onFound, disabled }: Omit<Props, 'job'>) {
-  const { measurement, setBy } = step;
-  const again = measuredAgain(found);
-  if (!measurement || setBy === null) return null;
-  const isOut = isInSpec(measurement, numbersOf(found)) === false;
-  if (!isOut && Object.keys(again).length === 0) return null;
-  return (
-    <>
-      <p style={{ marginTop: 8 }}>{setBy}</p>
-      <Measure
-        measurement={measurement}
-        legend="After setting"
-        values={again}
-        onChange={(values) => onFound(withMeasuredAgain(found, values))}
-        disabled={disabled ?? false}
-      />
-      {isInSpec(measurement, again) === false ? (
-        <p>If it cannot be set, say of its item that it was found defective.</p>
-      ) : null}
-    </>
-  );
-}
-
 interface Props {
   readonly job: JobDto;
   readonly step: SheetStep;
@@ -239,16 +177,7 @@ export function StepBody({ job, step, found, onFound, disabled = false }: Props)
       ) : null}
       <FillPart job={job} step={step} found={found} onFound={onFound} />
       <LevelPart job={job} step={step} found={found} onFound={onFound} />
-      {step.measurement ? (
-        <Measure
-          measurement={step.measurement}
-          values={numbersOf(found)}
-          onChange={(values) => onFound({ ...wordsOf(found), ...values })}
-          disabled={disabled}
-        />
-      ) : null}
-      {step.measurement ? <EarlierPart measurement={step.measurement} earlier={job.earlier} /> : null}
-      <SetPart step={step} found={found} onFound={onFound} disabled={disabled} />
+      <MeasurePart job={job} step={step} found={found} onFound={onFound} disabled={disabled} />
       {step.look ? <LookPick look={step.look} found={found} onChange={onFound} disabled={disabled} /> : null}
       {rule && step.rule ? (
         <p className={styles.rule}>
@@ -257,8 +186,4 @@ export function StepBody({ job, step, found, onFound, disabled = false }: Props)
       ) : null}
     </>
   );
-}
-
-function wordsOf(found: Found): Found {
-  return Object.fromEntries(Object.entries(found).filter(([, value]) => typeof value === 'string'));
 }

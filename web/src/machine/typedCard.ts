@@ -2,6 +2,7 @@ import { emptySpecCard } from '@yugator/contracts';
 import type { SpecCardDto } from '@yugator/contracts';
 import {
   isComponent,
+  isDrainedByFittings,
   parseQuantity,
   parseRange,
   parseTemperature,
@@ -177,7 +178,7 @@ function partsOfNoFluid(sections: Readonly<Record<string, readonly Row[]>>): Car
       const place = `${key}/${index}/component`;
       if (component !== undefined && !fluids.has(component)) faults[place] = 'There is no such fluid above.';
       else if (isFluidPart(key) && seen.has(component)) faults[place] = 'It stands above already.';
-      if (component === 'engineOil' && drain)
+      if (isDrainedByFittings(component) && drain)
         faults[`${key}/${index}/drain`] = 'How the engine is drained is chosen above the lists.';
       seen.add(component);
     });

@@ -1,33 +1,20 @@
-import { CAUTIONS, composeSheet, fluidWords, phaseWords } from '@yugator/core';
-import type { Caution, MachineSpec, SheetStep } from '@yugator/core';
-import { stepLines } from '../../paper/stepWords.js';
+import { composeSheet, fluidWords, phaseWords } from '@yugator/core';
+import type { MachineSpec, Sheet } from '@yugator/core';
+import { cautionWords, stepLines } from '../../paper/stepWords.js';
 import type { Service } from './services.js';
 
 /** What comes out has been approved long ago. */
 const NO_GRADES = { fluids: [] };
 
-function cautionLines(step: SheetStep, before: SheetStep | undefined): string[] {
-  return step.cautions.map((key) => {
-    const { title, text, technician }: Caution = CAUTIONS[key];
-    if (before?.cautions.includes(key)) return `> **${title}**, as before.`;
-    return `> **${title}.** ${text}${technician ? ` ${technician}` : ''}`;
-  });
-}
-
-function stepBlock(
-  step: SheetStep,
-  before: SheetStep | undefined,
-  number: number,
-  service: Service,
-): string[] {
-  const { setUp, units } = service;
-  const cautions = cautionLines(step, before);
+function stepBlock({ steps }: Sheet, index: number, { setUp, units }: Service): string[] {
+  const [step, before] = [steps[index], steps[index - 1]];
+  if (!step) return [];
+  const cautions = cautionWords(step, before).map(({ title, text }) => `> **${title}** ${text}`.trim());
   const tools = step.tools.length ? ` _(${step.tools.join(', ')})_` : '';
-  const head = phaseWords(step.phase, composeSheet(setUp).steps);
   return [
-    ...(step.phase === before?.phase ? [] : [`## ${head}`, '']),
-    ...(cautions.length ? [...cautions.flatMap((words) => [words, '>']).slice(0, -1), ''] : []),
-    `${number}. **${step.text}**${tools}`,
+    ...(step.phase === before?.phase ? [] : [`## ${phaseWords(step.phase, steps)}`, '']),
+    ...(cautions.length ? [cautions.join('\n>\n'), ''] : []),
+    `${index + 1}. **${step.text}**${tools}`,
     ...stepLines(step, setUp, units).map((words) => `   - ${words}`),
     '',
   ];
@@ -53,6 +40,6 @@ export function serviceGuide(service: Service): string {
     '',
     ...(filled.length ? [`**Fluids:** ${fluids(filled, setUp.spec)}.`, ''] : []),
     ...(drained.length ? [`**Room for:** ${fluids(drained, NO_GRADES)}.`, ''] : []),
-    ...sheet.steps.flatMap((step, index) => stepBlock(step, sheet.steps[index - 1], index + 1, service)),
+    ...sheet.steps.flatMap((_step, index) => stepBlock(sheet, index, service)),
   ].join('\n');
 }

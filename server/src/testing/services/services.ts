@@ -1,4 +1,3 @@
-import type { SpecCardDto } from '@yugator/contracts';
 import { fittingsOf, withDefaults } from '@yugator/core';
 import type { Component, MachineSetUp, ServiceFittings, UnitSystem, WorkItem } from '@yugator/core';
 import { CATALOGUE } from '../../books/catalogue.js';
@@ -45,15 +44,11 @@ function machine(
     machineClass,
     fuel,
     cooling,
-    fittings: fittingsOf(fitted(spec, said), machineClass, fuel),
+    fittings: fittingsOf({ ...spec.service, ...said }, machineClass, fuel),
     spec,
     rules: withDefaults(rules),
     items,
   };
-}
-
-function fitted({ service }: SpecCardDto, said: Partial<ServiceFittings>): Partial<ServiceFittings> {
-  return Object.assign({}, service, said);
 }
 
 const RIDING: Kind = { machineClass: 'ridingMower', fuel: 'gasoline' };
