@@ -1,5 +1,5 @@
-import type { FleetFile, HoursGrid, MeterName, Trigger } from '@yugator/core';
-import { HOURS_GRIDS, METERS } from '@yugator/core';
+import type { FleetFile, HoursGrid, JudgementKind, MeterName, Trigger } from '@yugator/core';
+import { HOURS_GRIDS, JUDGEMENTS, METERS } from '@yugator/core';
 import {
   Equals,
   IsBoolean,
@@ -92,10 +92,10 @@ export class FilePointDto {
   life!: number;
 }
 
-/** A line that was looked at and kept, or put off, and until when. */
+/** A line that was looked at and kept, put off, or checked clean with the next check left out, and until when. */
 export class FileJudgementDto extends FilePointDto {
-  @IsIn(['kept', 'deferred'], { message: 'Say whether it was kept or deferred.' })
-  kind!: 'kept' | 'deferred';
+  @IsIn(JUDGEMENTS, { message: 'Say whether it was kept, deferred, or the next one left out.' })
+  kind!: JudgementKind;
 
   @ValidateIf((judgement: FileJudgementDto) => judgement.untilLife !== null)
   @IsMeterHours()

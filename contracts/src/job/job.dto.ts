@@ -50,6 +50,11 @@ export class OutcomeDto {
   @IsCivilDay({ message: 'Give the day as a date that exists, such as 2027-07-01.' })
   untilOn?: string | null;
 
+  /** of a check that came out clean: the next one is left out */
+  @IsOptional()
+  @IsBoolean({ message: 'Say whether the next one is left out.' })
+  leavesOutNext?: boolean;
+
   /** of a defect */
   @IsOptional()
   @IsIn(SEVERITIES, { message: 'Say how bad it is: watch it, mend it soon, or not to be used.' })
@@ -198,6 +203,10 @@ export class JobItemDto {
   untilMeter!: MeterName | null;
   untilOn!: string | null;
   severity!: Severity | null;
+  /** the next one is left out, since this one came out clean */
+  leavesOutNext!: boolean;
+  /** whether the house rules allow that */
+  mayLeaveOutNext!: boolean;
   note!: string;
   version!: number;
   minutes!: number;

@@ -1,7 +1,7 @@
-import { CARD_ACCESS, GREASE_REACHES } from '@yugator/core';
-import type { CardAccess, Component, GreaseReach } from '@yugator/core';
+import { CARD_ACCESS, GREASE_REACHES, HOUSE_WAYS, ruleOfWay } from '@yugator/core';
+import type { CardAccess, Component, GreaseReach, HouseWay } from '@yugator/core';
 import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
-import { Part, Parts } from '../rules/index.js';
+import { IsText, Part, Parts, Unique } from '../rules/index.js';
 import { FluidSpecDto } from './fluidSpec.dto.js';
 import { ServiceFittingsDto } from './serviceFittings.dto.js';
 import { Amount, Name, Note, Of, OwnName } from './specRules.js';
@@ -167,6 +167,15 @@ export class AccessDto {
   closeMinutes!: number | null;
 }
 
+/** A house rule that is another on this machine, and why. */
+export class OwnWayDto {
+  @IsIn([...HOUSE_WAYS.keys()], { message: 'Choose the house rule and its way from the list.' })
+  way!: HouseWay;
+
+  @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters why this machine differs.' })
+  why!: string;
+}
+
 /** What a machine holds and is set to, in SI units. */
 export class SpecCardDto {
   @Parts(() => FluidSpecDto, 60, ROWS)
@@ -202,6 +211,10 @@ export class SpecCardDto {
   @Parts(() => NamedNoteDto, 60, ROWS)
   tools!: NamedNoteDto[];
 
+  @Parts(() => OwnWayDto, 20, 'Keep 20 house rules of its own at most.')
+  @Unique(({ way }: OwnWayDto) => ruleOfWay(way), 'This house rule stands above already.')
+  ways: OwnWayDto[] = [];
+
   /** left out, those usual for its class */
   @IsOptional()
   @Part(() => ServiceFittingsDto, 'Say how the engine is fitted, or leave it out.')
@@ -222,6 +235,7 @@ export function emptySpecCard(): SpecCardDto {
     filters: [],
     access: [],
     tools: [],
+    ways: [],
   };
 }
 

@@ -1,6 +1,7 @@
-import type { HouseRules } from '@yugator/core';
-import { isHouseRules } from '@yugator/core';
+import { HOUSE_FIGURES, isHouseRules } from '@yugator/core';
+import type { HouseFigure, HouseFigureKey, HouseFigures, HouseRules } from '@yugator/core';
 import { IsInt, IsNumber, Max, Min, registerDecorator } from 'class-validator';
+import { applyDecorators, Part } from '../rules/index.js';
 
 function IsHouseRules(): PropertyDecorator {
   return (target, propertyName) => {
@@ -14,10 +15,43 @@ function IsHouseRules(): PropertyDecorator {
   };
 }
 
+function figureFault({ label, least, most, unit }: HouseFigure): string {
+  return `${label}: give a figure from ${least} to ${most} ${unit}.`;
+}
+
+/** A figure of the crew within what is allowed. */
+function Figure(key: HouseFigureKey): PropertyDecorator {
+  const figure = HOUSE_FIGURES.find((each) => each.key === key) ?? HOUSE_FIGURES[0];
+  const message = figureFault(figure);
+  return applyDecorators(
+    Max(figure.most, { message }),
+    Min(figure.least, { message }),
+    IsNumber({ maxDecimalPlaces: figure.decimals }, { message }),
+  );
+}
+
+/** Figures that crews hold differently. */
+export class HouseFiguresDto implements HouseFigures {
+  /** ° that a spin-on filter is snugged by */
+  @Figure('snugDegrees')
+  snugDegrees!: number;
+
+  /** % of the way from the low to the full mark that stay free */
+  @Figure('shadePercent')
+  shadePercent!: number;
+
+  /** V from which a battery at rest is good */
+  @Figure('restGoodVolts')
+  restGoodVolts!: number;
+}
+
 /** How the shop works, and what it drains into. */
 export class WorkshopFieldsDto {
   @IsHouseRules()
   rules!: HouseRules;
+
+  @Part(() => HouseFiguresDto, "Give the crew's own figures.")
+  figures!: HouseFiguresDto;
 
   @Min(0.5, { message: 'Give what the drain pan holds, from 0.5 L.' })
   @Max(200, { message: 'Keep the drain pan within 200 L.' })

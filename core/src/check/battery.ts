@@ -15,6 +15,8 @@ const CHARGE_TABLE: readonly [TableLine, ...TableLine[]] = [
 
 /** Below this it is recharged (common practice). */
 export const RECHARGE_BELOW_VOLTS = 12.4;
+/** Half charged: whatever a crew holds, none below it is good. */
+const LEAST_GOOD_VOLTS = 12.2;
 /** Below half charged the acid of a battery freezes in a hard frost. */
 const FREEZES_BELOW_PERCENT = 50;
 
@@ -31,11 +33,16 @@ export function chargeOf(restVolts: number): number {
   return Math.round(readTable(CHARGE_TABLE, restVolts));
 }
 
-export function judgeBattery(restVolts: number): BatteryVerdict {
+/** What a rest voltage means; `goodFrom`: the voltage from which the crew accepts it, never below half charged. */
+export function judgeBattery(restVolts: number, goodFrom = RECHARGE_BELOW_VOLTS): BatteryVerdict {
   const percent = chargeOf(restVolts);
   const mayFreeze = percent < FREEZES_BELOW_PERCENT;
   if (percent === 0) return { kind: 'flat', percent, mayFreeze };
-  return { kind: restVolts < RECHARGE_BELOW_VOLTS ? 'recharge' : 'charged', percent, mayFreeze };
+  return {
+    kind: restVolts < Math.max(goodFrom, LEAST_GOOD_VOLTS) ? 'recharge' : 'charged',
+    percent,
+    mayFreeze,
+  };
 }
 
 /** What an alternator gives, V. */

@@ -174,7 +174,11 @@ function historyOf({ done, declared, judged = [] }: FileMachine): Map<string, It
   };
   for (const point of done) of(point).completions.push(toServicePoint(point));
   for (const point of declared) of(point).declared.push(toServicePoint(point));
-  for (const judgement of judged) of(judgement).extensions.push(toExtension(judgement));
+  for (const judgement of judged) {
+    of(judgement).extensions.push(toExtension(judgement));
+    // A check that leaves the next one out was made.
+    if (judgement.kind === 'leftOut') of(judgement).completions.push(toServicePoint(judgement));
+  }
   return history;
 }
 

@@ -19,6 +19,8 @@ export interface FillNeed {
   /** litres that stayed in: drained only in part */
   readonly retained: number;
   readonly target: FillTarget;
+  /** litres below the full mark at which `shadeUnder` ends */
+  readonly shade: number;
 }
 
 /** What to pour, in litres: `prefilled + firstPour + topUp = target`. */
@@ -37,8 +39,6 @@ const USUAL_FILTER_LITRES = 0.3;
 const MOST_OF_REFILL = 0.2;
 /** Held back from the first pour, so that no filter smaller than its book overfills the engine. */
 const MARGIN = 0.05;
-/** A shade under the full mark. */
-const SHADE = 0.04;
 
 /** Litres that a new filter swallows. */
 export function filterTakes({ capacityWithFilter, capacityWithoutFilter, filterChanged }: FillNeed): number {
@@ -72,12 +72,15 @@ export function fillPlan(need: FillNeed): FillPlan {
   const takes = Math.min(filterTakes(need), refill);
   const prefilled = takes * PREFILLED[need.prefill];
   if (need.target === 'shadeUnder') {
-    return inTwo(Math.max(prefilled, refill * (1 - SHADE)), prefilled, need.firstPourByBook ?? refill);
+    return inTwo(Math.max(prefilled, refill - need.shade), prefilled, need.firstPourByBook ?? refill);
   }
   const held =
     need.target === 'withoutFilterFirst' && need.capacityWithoutFilter !== null ? 0 : refill * MARGIN;
   return inTwo(refill, prefilled, need.firstPourByBook ?? Math.max(0, refill - takes - held));
 }
+
+/** Where the level is to stand. */
+export type DipstickTarget = Pick<FillNeed, 'target' | 'shade'>;
 
 /** What the dipstick says, with 0 at the low mark and 1 at the full one. */
 export type DipstickAdvice =
@@ -93,9 +96,9 @@ const TOLERANCE_OF_MARKS = 0.05;
  * What to do at a reading between the marks: `reading` 0 at the low mark, 1 at the full mark, below 0 or above 1 beyond them;
  * `betweenMarks` is the litres from one to the other.
  */
-export function atDipstick(reading: number, betweenMarks: number, target: FillTarget): DipstickAdvice {
+export function atDipstick(reading: number, betweenMarks: number, target: DipstickTarget): DipstickAdvice {
   if (reading > 1 + TOLERANCE_OF_MARKS) return { kind: 'overfull', litres: (reading - 1) * betweenMarks };
-  const wanted = target === 'shadeUnder' ? 0.9 : 1;
+  const wanted = target.target === 'shadeUnder' ? 1 - target.shade / betweenMarks : 1;
   const missing = wanted - reading;
   return missing <= TOLERANCE_OF_MARKS ? { kind: 'full' } : { kind: 'add', litres: missing * betweenMarks };
 }

@@ -17,6 +17,7 @@ const NEED: FillNeed = {
   prefill: 'none',
   retained: 0,
   target: 'fullMark',
+  shade: 0.08,
 };
 
 describe('a fill plan', () => {
@@ -39,7 +40,7 @@ describe('a fill plan', () => {
     expect(fillPlan({ ...NEED, filterChanged: false })).toMatchObject({ target: 1.7, prefilled: 0 });
   });
 
-  it('a shade under is one pour of 96 hundredths', () => {
+  it('a shade under is one pour that ends so far below the mark', () => {
     expect(fillPlan({ ...NEED, target: 'shadeUnder' })).toMatchObject({ firstPour: 1.92, topUp: 0 });
   });
 
@@ -63,7 +64,7 @@ describe('a fill plan', () => {
     expect(fillPlan({ ...need, filterChanged: false })).toMatchObject({ firstPour: 4, topUp: 0 });
     // Never above what there is room for.
     expect(fillPlan({ ...need, retained: 0.8 })).toMatchObject({ firstPour: 3.5, topUp: 0 });
-    expect(fillPlan({ ...need, target: 'shadeUnder' })).toMatchObject({ firstPour: 4, target: 4.128 });
+    expect(fillPlan({ ...need, target: 'shadeUnder' })).toMatchObject({ firstPour: 4, target: 4.22 });
   });
 
   it('counts the quarter that a rolled filter has drunk', () => {
@@ -90,6 +91,7 @@ describe('a fill plan', () => {
           filterChanged: fc.boolean(),
           prefill: fc.constantFrom('none', 'quarter', 'half', 'full'),
           target: fc.constantFrom('fullMark', 'shadeUnder', 'withoutFilterFirst'),
+          shade: fc.double({ min: 0, max: 2, noNaN: true }),
         }),
         (drawn) => {
           const need = drawn as FillNeed;
@@ -113,11 +115,13 @@ describe('the dipstick', () => {
     [0.5, 'fullMark', { kind: 'add', litres: 0.45 }],
     [0, 'fullMark', { kind: 'add', litres: 0.9 }],
     [0.98, 'fullMark', { kind: 'full' }],
+    // A tenth of 0.9 L below the mark is where it is to stand.
     [0.9, 'shadeUnder', { kind: 'full' }],
+    [0.5, 'shadeUnder', { kind: 'add', litres: expect.closeTo(0.36, 9) }],
     // A fifth of the marks above full is 0.18 L too many.
     [1.2, 'fullMark', { kind: 'overfull', litres: expect.closeTo(0.18, 9) }],
   ] as const)('at %s of the marks', (reading, target, advice) => {
-    expect(atDipstick(reading, 0.9, target)).toEqual(advice);
+    expect(atDipstick(reading, 0.9, { target, shade: 0.09 })).toEqual(advice);
   });
 });
 

@@ -35,7 +35,13 @@ describe('what is said of an item', () => {
       note: 'why',
     } as const;
     const kept = settledOutcome({ ...all, outcome: 'kept' });
-    expect(kept).toEqual({ ...all, outcome: 'kept', severity: null });
+    expect(kept).toEqual({ ...all, outcome: 'kept', severity: null, leavesOutNext: false });
+    const clean = { ...all, leavesOutNext: true };
+    expect(settledOutcome({ ...clean, outcome: 'kept' }).leavesOutNext).toBe(false);
+    expect(settledOutcome({ ...clean, outcome: 'done' })).toMatchObject({
+      leavesOutNext: true,
+      untilLife: null,
+    });
     expect(settledOutcome({ ...all, untilLife: null, outcome: 'kept' }).untilMeter).toBeNull();
     expect(settledOutcome({ ...all, outcome: 'defect' })).toMatchObject({
       untilLife: null,

@@ -12,6 +12,7 @@ export interface SaidOutcome {
   readonly untilMeter?: MeterName | null;
   readonly untilOn?: string | null;
   readonly severity?: string | null;
+  readonly leavesOutNext?: boolean;
   readonly note?: string;
 }
 
@@ -77,6 +78,7 @@ export interface SettledOutcome<Severity> {
   readonly untilMeter: MeterName | null;
   readonly untilOn: string | null;
   readonly severity: NonNullable<Severity> | null;
+  readonly leavesOutNext: boolean;
   readonly note: string;
 }
 
@@ -89,6 +91,7 @@ export function settledOutcome<S extends SaidOutcome>(said: S): SettledOutcome<S
     untilLife: hasLimit ? untilLife : null,
     untilMeter: hasLimit && untilLife !== null ? untilMeter : null,
     untilOn: hasLimit ? untilOn : null,
+    leavesOutNext: outcome === 'done' && said.leavesOutNext === true,
     severity: outcome === 'defect' ? (said.severity ?? null) : null,
     note: outcome === null ? '' : note,
   };

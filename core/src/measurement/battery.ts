@@ -6,10 +6,14 @@ import { defineMeasurement, field } from './define.js';
 export interface BatteryMeasurement {
   readonly kind: 'battery';
   readonly label: string;
+  /** V from which it is good; null or left out for the usual figure */
+  readonly goodFrom?: number | null;
 }
 
 export const battery = defineMeasurement<BatteryMeasurement>({
   fields: ({ label }) => [field('volts', label, 'voltage')],
-  judge: (_battery, { volts }) => (volts === undefined ? null : judgeBattery(volts).kind === 'charged'),
-  wanted: (_battery, units) => `${shownValue(RECHARGE_BELOW_VOLTS, 'voltage', units)} or more`,
+  judge: ({ goodFrom }, { volts }) =>
+    volts === undefined ? null : judgeBattery(volts, goodFrom ?? RECHARGE_BELOW_VOLTS).kind === 'charged',
+  wanted: ({ goodFrom }, units) =>
+    `${shownValue(goodFrom ?? RECHARGE_BELOW_VOLTS, 'voltage', units)} or more`,
 });

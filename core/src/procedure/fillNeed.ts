@@ -1,4 +1,4 @@
-import type { FillNeed, Prefill } from '../fluid/fillPlan.js';
+import type { DipstickTarget, FillNeed, Prefill } from '../fluid/fillPlan.js';
 import type { MachineSetUp } from './machineSetUp.js';
 import type { FluidNeed, Step } from './step.js';
 
@@ -6,6 +6,16 @@ function prefillOf({ rules, fittings }: MachineSetUp): Prefill {
   if (rules.prefill === 'never' || fittings.oilFilter === 'none') return 'none';
   if (rules.prefill === 'quarterAndRoll') return 'quarter';
   return fittings.oilFilter === 'upright' ? 'full' : 'half';
+}
+
+/** Where the level of a fluid is to stand by the house rules; `said`: litres between its marks, as somebody said at the machine. */
+export function dipstickTarget(
+  { rules, figures }: Pick<MachineSetUp, 'rules' | 'figures'>,
+  need: Pick<FluidNeed, 'betweenMarks'>,
+  said: number | null,
+): DipstickTarget {
+  const shade = (figures.shadePercent / 100) * betweenMarksOf(said, need).litres;
+  return { target: rules.fillTarget, shade };
 }
 
 /** What a step fills, by the fittings of the machine and the house rules; null where it fills nothing. */
@@ -23,7 +33,7 @@ export function fillNeedOf(
     // Only the engine's filter is filled beforehand.
     prefill: fluid === 'engineOil' && filterChanged ? prefillOf(setUp) : 'none',
     retained: 0,
-    target: setUp.rules.fillTarget,
+    ...dipstickTarget(setUp, fills, null),
   };
 }
 

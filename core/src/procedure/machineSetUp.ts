@@ -1,7 +1,7 @@
 import type { Component, ComponentClass, ComponentFuel } from '../component/components.js';
 import { componentSpec } from '../component/components.js';
 import type { DeckLimits } from '../check/deckLevel.js';
-import type { HouseRules } from '../site/houseRules.js';
+import type { House } from '../site/ownWays.js';
 import type { Action } from '../schedule/item.js';
 import type { ApprovedGrade } from '../fluid/viscosity.js';
 import type { GreaseReach } from './greaseReach.js';
@@ -141,13 +141,12 @@ export interface WorkItem {
 }
 
 /** The machine and the shop that a sheet is for. */
-export interface MachineSetUp {
+export interface MachineSetUp extends House {
   readonly machineClass: ComponentClass;
   readonly fuel: ComponentFuel;
   readonly cooling: 'air' | 'liquid';
   readonly fittings: ServiceFittings;
   readonly spec: MachineSpec;
-  readonly rules: HouseRules;
   /** all items of the job: some change how another is done */
   readonly items: readonly WorkItem[];
 }

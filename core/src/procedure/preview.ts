@@ -1,7 +1,7 @@
 import type { Action } from '../schedule/item.js';
 import type { Component } from '../component/components.js';
 import type { LookKey } from '../check/looks.js';
-import { DEFAULT_RULES } from '../site/houseRules.js';
+import { DEFAULT_HOUSE } from '../site/ownWays.js';
 import { BY_THE_BOOK } from './catalogue/generic.js';
 import { proceduresFor } from './catalogue.js';
 import { sheetSteps } from './compose.js';
@@ -43,7 +43,7 @@ export function linePreview(action: Action, components: readonly Component[], ma
     ...machine,
     fittings: usualFittings(machine.machineClass, machine.fuel),
     spec: NO_CARD,
-    rules: DEFAULT_RULES,
+    ...DEFAULT_HOUSE,
     items: [item],
   }).filter(({ kind }) => kind !== 'visit');
   return {

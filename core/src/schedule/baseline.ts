@@ -15,9 +15,15 @@ export type Baseline =
   | ({ readonly kind: 'enteredService' } & ServicePoint)
   | { readonly kind: 'noRecord' };
 
-/** A limit set by judgement in place of the book's: a part looked at and kept, or work put off. */
+export const JUDGEMENTS = ['kept', 'deferred', 'leftOut'] as const;
+export type JudgementKind = (typeof JUDGEMENTS)[number];
+
+/**
+ * A limit set by judgement in place of the book's: a part looked at and kept, work put off, or the next check left out since this one
+ * came out clean.
+ */
 export interface Extension {
-  readonly kind: 'kept' | 'deferred';
+  readonly kind: JudgementKind;
   readonly made: ServicePoint;
   /** life hours at which it is due now; null where only the date counts */
   readonly untilLife: number | null;
@@ -66,14 +72,17 @@ export function baselineOf(history: ItemHistory, entry: EntryIntoService): Basel
   return { kind: 'noRecord' };
 }
 
+/** Whether a judgement was made since the baseline. A check that leaves out the next one is itself the baseline. */
+function isSince({ made, kind }: Extension, baseline: Baseline): boolean {
+  if (baseline.kind === 'noRecord' || baseline.kind === 'enteredService') return true;
+  return kind === 'leftOut' ? !isLater(baseline, made) : isLater(made, baseline);
+}
+
 /** The judgement that holds since the baseline, if one was made after it. One without any limit says nothing. */
 export function extensionSince(baseline: Baseline, history: ItemHistory): Extension | undefined {
   const made = (history.extensions ?? [])
     .filter(({ untilLife, untilOn }) => untilLife !== null || untilOn !== null)
     .map((extension) => ({ ...extension.made, extension }));
-  const last = latest(made);
-  if (!last) return undefined;
-  return baseline.kind === 'noRecord' || baseline.kind === 'enteredService' || isLater(last, baseline)
-    ? last.extension
-    : undefined;
+  const last = latest(made)?.extension;
+  return last && isSince(last, baseline) ? last : undefined;
 }

@@ -47,7 +47,7 @@ describe('a second schedule that walks from day to day', () => {
       expect([...rules].sort()).toEqual(
         [
           ...['deferred', 'everyCalendar', 'everyHours', 'everyNth', 'firstCalendar', 'firstHours'],
-          ...['kept', 'seasonEdge', 'storage'],
+          ...['kept', 'leftOut', 'seasonEdge', 'storage'],
         ].sort(),
       );
     },

@@ -1,4 +1,4 @@
-import { DEFAULT_RULES, HOUSE_RULES, REFUSED_PRACTICES, ruleWords, withDefaults } from './houseRules.js';
+import { DEFAULT_RULES, HOUSE_RULES, REFUSED_PRACTICES, withDefaults } from './houseRules.js';
 import type { HouseRule } from './houseRules.js';
 
 const RULES: readonly HouseRule[] = HOUSE_RULES;
@@ -20,7 +20,6 @@ describe('the house rules', () => {
   it('are the first of each until the shop says otherwise', () => {
     expect(withDefaults(null)).toEqual(DEFAULT_RULES);
     expect(withDefaults({})).toEqual(DEFAULT_RULES);
-    expect(ruleWords('fillTarget', DEFAULT_RULES)).toBe('To the full mark, in two stages');
   });
 
   it('take over what is offered, and leave what is not, whatever was stored', () => {

@@ -1,6 +1,6 @@
 import { isRecord } from '../names/record.js';
 
-/** One way to do it, and why people hold it. */
+/** One way to do it, and why people hold it. Its words may hold a figure of the crew by its key: `{snugDegrees}`. */
 export interface RuleOption<K extends string = string> {
   readonly key: K;
   readonly words: string;
@@ -32,7 +32,7 @@ export const HOUSE_RULES = [
       option('maker', "The maker's figure", 'Where the filter or the book prints one, it was tested.'),
       option(
         'snug',
-        'By hand, then 90° more with the wrench',
+        'By hand, then {snugDegrees}° more with the wrench',
         'It cannot shake loose, and comes off with the same wrench.',
       ),
     ],
@@ -84,7 +84,11 @@ export const HOUSE_RULES = [
     changes: 'The fill plan: one pour or two.',
     options: [
       option('fullMark', 'To the full mark, in two stages', 'The filter swallows oil after the first run.'),
-      option('shadeUnder', 'A shade under the full mark', 'Oil expands, and too much does more harm.'),
+      option(
+        'shadeUnder',
+        'A shade under the full mark: {shadePercent} % of the way from low to full',
+        'Oil expands, and too much does more harm.',
+      ),
       option(
         'withoutFilterFirst',
         "First the book's figure without filter, then up to the mark",
@@ -155,6 +159,32 @@ export const HOUSE_RULES = [
     ],
   },
   {
+    key: 'supersession',
+    question: 'What of a smaller filter that its maker put in place of the old number?',
+    changes: 'The step that screws the oil filter on. A smaller substitute stays refused.',
+    options: [
+      option(
+        'accepted',
+        'It is accepted, and both numbers are written down',
+        'Who made the engine has tested it.',
+      ),
+      option('refused', 'None smaller goes on', 'Less paper is less paper, whoever sells it.'),
+    ],
+  },
+  {
+    key: 'recheck',
+    question: 'A check came out clean: what of the next one?',
+    changes: 'Whether the next one may be left out, once; the book stays as it is.',
+    options: [
+      option('everyTime', 'It is made like every other', 'What was good once need not stay so.'),
+      option(
+        'mayLeaveOut',
+        'The mechanic may leave it out, once',
+        'Twice the interval tells as much where nothing was found. Never where it can wreck the machine, nor under warranty.',
+      ),
+    ],
+  },
+  {
     key: 'torque',
     question: 'Which fasteners get the torque wrench?',
     changes: 'Whether steps without a figure in the book ask for the wrench.',
@@ -195,12 +225,6 @@ export function withDefaults(chosen: Readonly<Record<string, unknown>> | null): 
 /** The first option of every rule. */
 export const DEFAULT_RULES = withDefaults(null);
 
-/** The rule in one sentence, as the sheet cites it. */
-export function ruleWords(key: HouseRuleKey, rules: HouseRules): string {
-  const rule: HouseRule | undefined = HOUSE_RULES.find((each) => each.key === key);
-  return rule?.options.find((each) => each.key === rules[key])?.words ?? '';
-}
-
 /** Practices that are not offered, and why. */
 export const REFUSED_PRACTICES = [
   {
@@ -212,7 +236,7 @@ export const REFUSED_PRACTICES = [
     why: 'The figure is the limit at which it was tested; beyond it the tyre can burst in your face.',
   },
   {
-    practice: 'A substitute filter smaller than the original',
+    practice: 'A substitute filter smaller than the original, from anybody but its maker',
     why: 'It clogs earlier and then lets the oil past unfiltered.',
   },
   {

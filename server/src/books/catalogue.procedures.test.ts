@@ -1,5 +1,5 @@
 import { emptySpecCard } from '@yugator/contracts';
-import { composeSheet, DEFAULT_RULES, PROCEDURES, proceduresFor, usualFittings } from '@yugator/core';
+import { composeSheet, DEFAULT_HOUSE, PROCEDURES, proceduresFor, usualFittings } from '@yugator/core';
 import { CATALOGUE } from './catalogue.js';
 
 const LINES = CATALOGUE.flatMap((book) =>
@@ -34,7 +34,7 @@ describe('the books that ship', () => {
         fuel,
         cooling: 'air',
         spec: emptySpecCard(),
-        rules: DEFAULT_RULES,
+        ...DEFAULT_HOUSE,
         fittings: usualFittings(machineClass, fuel),
         items: items.map((item) => ({
           id: item.name,

@@ -1,4 +1,4 @@
-import { DEFAULT_RULES, itemFindings, sheetSteps, usualFittings } from '@yugator/core';
+import { DEFAULT_HOUSE, itemFindings, sheetSteps, usualFittings } from '@yugator/core';
 import type { Finding, FoundFields, MachineSetUp, Measurement, ScheduleItem } from '@yugator/core';
 import type { DemoMachine } from './larkmere.js';
 import type { Random } from './random.js';
@@ -72,7 +72,7 @@ export function demoFindings(machine: DemoMachine, item: ScheduleItem, random: R
     fuel,
     cooling,
     spec,
-    rules: DEFAULT_RULES,
+    ...DEFAULT_HOUSE,
     fittings: usualFittings(machineClass, fuel),
     items: [item],
   };

@@ -5,30 +5,24 @@ import {
   civilDate,
   isAskedAgain,
   isMovedByChecks,
-  isUnderWarranty,
   lifeHours,
   proposeInterval,
   settledUntil,
 } from '@yugator/core';
-import type { Check, Finding, IntervalProposal, Warranty } from '@yugator/core';
+import type { Check, Finding, IntervalProposal } from '@yugator/core';
 import { Op } from 'sequelize';
 import { Item } from '../models/book.model.js';
 import { storedTriggers } from '../facts/scheduleItem.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { findingsOf } from '../job/findings.js';
 import { Job, JobItem } from '../models/job.model.js';
+import { isCovered } from '../machine/warrantyOf.js';
 import { MachineParts } from '../machine/machineParts.js';
 import { Person } from '../models/person.model.js';
 import { notFound, Problem } from '../problem/problem.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { EvidenceAnswerRow } from '../models/evidenceAnswer.model.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
-import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
-
-function warrantyOf({ machine }: ScheduledMachine): Warranty {
-  const { warrantyUntil, warrantyHours } = machine;
-  return { until: warrantyUntil === null ? null : civilDate(warrantyUntil), hours: warrantyHours };
-}
 
 interface FoundCheck extends Check {
   readonly findings: Finding[];
@@ -58,7 +52,7 @@ export class Evidence {
     const answerOf = new Map(
       answers.map((row) => [row.itemId, { answer: row.answer, on: civilDate(row.answeredOn) }]),
     );
-    const isHeld = isUnderWarranty(warrantyOf(scheduled), scheduled.schedule.life, today);
+    const isHeld = isCovered(scheduled.machine, scheduled.schedule.life, today);
     const bookOf = new Map(books.map((row) => [row.id, storedTriggers(row.triggers)]));
     return items.flatMap(({ id, name, triggers }) => {
       const answer = answerOf.get(id) ?? null;

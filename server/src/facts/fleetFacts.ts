@@ -53,9 +53,10 @@ interface OpenHistory extends ItemHistory {
 }
 
 function toExtension({ outcome, on, life, untilLife, untilMeter, untilOn }: ItemOutcome): Extension[] {
-  if (outcome !== 'kept' && outcome !== 'deferred') return [];
+  if (outcome === null || outcome === 'defect') return [];
+  if (untilLife === null && untilOn === null) return [];
   const until = { untilLife, meter: untilMeter, untilOn: untilOn === null ? null : civilDate(untilOn) };
-  return [{ kind: outcome, made: { on, life }, ...until }];
+  return [{ kind: outcome === 'done' ? 'leftOut' : outcome, made: { on, life }, ...until }];
 }
 
 function historyOf(
@@ -70,7 +71,7 @@ function historyOf(
   };
   for (const outcome of outcomes) {
     if (outcome.outcome === 'done') of(outcome.itemId).completions.push(outcome);
-    else of(outcome.itemId).extensions.push(...toExtension(outcome));
+    of(outcome.itemId).extensions.push(...toExtension(outcome));
   }
   for (const point of declared) of(point.itemId).declared.push(point);
   return history;

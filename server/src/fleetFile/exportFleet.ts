@@ -141,10 +141,10 @@ export class ExportFleet {
       ),
       judged: byMachine(jobs, ({ items, doneOn, life }) =>
         (items ?? []).flatMap(({ itemId, outcome, untilLife, untilMeter, untilOn }) =>
-          outcome === 'kept' || outcome === 'deferred'
+          outcome !== null && outcome !== 'defect' && (untilLife !== null || untilOn !== null)
             ? toPoint(lines, itemId, doneOn, life).map((point) => ({
                 ...point,
-                kind: outcome,
+                kind: outcome === 'done' ? ('leftOut' as const) : outcome,
                 untilLife,
                 meter: untilMeter,
                 untilOn,

@@ -106,7 +106,7 @@ export function outcomesOf(
     ...(judged ?? []).map(({ kind, meter = null, ...point }) => ({
       ...point,
       itemId: idOf(point),
-      outcome: kind,
+      outcome: kind === 'leftOut' ? ('done' as const) : kind,
       untilMeter: meter,
     })),
   ];

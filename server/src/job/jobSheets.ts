@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { JobDto, JobProgressDto, JobStepDto } from '@yugator/contracts';
 import { civilDateAt, instantOf } from '@yugator/core';
-import type { MachineSetUp } from '@yugator/core';
+import type { CivilDate, HouseRules, MachineSetUp } from '@yugator/core';
 import { Item } from '../models/book.model.js';
 import { Machine } from '../models/machine.model.js';
 import { Person } from '../models/person.model.js';
@@ -20,6 +20,7 @@ import { UsedOil } from '../oil/usedOil.js';
 import { earlierFindings } from './earlierFindings.js';
 import { toNeeds } from './itemNeeds.js';
 import { Job, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
+import { isLeftOutAllowed } from './leaveOut.js';
 import { setUpOf } from './setUpOf.js';
 import { storedFound } from './storedFound.js';
 import { toRecordDto } from './toRecordDto.js';
@@ -42,7 +43,12 @@ function calledThen({ machineId, machineTag, machineName }: Job, { tag, name }: 
 }
 
 /** The items of a job as they stand, in the order of their books. */
-function toItemDtos(items: readonly JobItem[], scheduled: ScheduledMachine | undefined): JobDto['items'] {
+function toItemDtos(
+  items: readonly JobItem[],
+  scheduled: ScheduledMachine | undefined,
+  rules: HouseRules,
+  today: CivilDate,
+): JobDto['items'] {
   const lines = new Map((scheduled ? toDueLines(scheduled) : []).map((line) => [line.itemId, line]));
   return items
     .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
@@ -54,6 +60,8 @@ function toItemDtos(items: readonly JobItem[], scheduled: ScheduledMachine | und
       untilLife: row.untilLife,
       untilMeter: row.untilMeter,
       severity: row.severity,
+      leavesOutNext: row.leavesOutNext,
+      mayLeaveOutNext: scheduled !== undefined && isLeftOutAllowed(scheduled, row.itemId, rules, today),
       note: row.note,
       version: row.version,
       minutes: row.item?.minutes ?? 0,
@@ -123,15 +131,16 @@ export class JobSheets {
       // Only an open job shows its steps.
       job.state === 'open' ? earlierFindings(job.machineId) : [],
     ]);
+    const setUp = setUpOf(scheduled ?? { machine: job.machine, facts: { items: [] } }, site, chosen);
     return {
       id,
       machine: calledThen(job, job.machine),
       state: job.state,
       openedOn: civilDateAt(instantOf(job.openedAt.getTime()), site.timeZone),
       openedBy: names.get(job.openedById) ?? '',
-      items: toItemDtos(items, scheduled),
+      items: toItemDtos(items, scheduled, setUp.rules, today),
       needs: toNeeds(needed, stock),
-      setUp: setUpOf(scheduled ?? { machine: job.machine, facts: { items: [] } }, site, chosen),
+      setUp,
       steps: steps.map(toStepDto),
       vessels,
       pausedReason: job.pausedReason,

@@ -32,6 +32,8 @@ import { keepNames } from '../models/keepNames.js';
 import { outcomeFaults } from './outcome.js';
 import { keepFindings } from './findings.js';
 import { JobSheets } from './jobSheets.js';
+import { checkLeftOut, keepLeftOut } from './leaveOut.js';
+import { setUpOf } from './setUpOf.js';
 
 /** Who does jobs, and so may stand in a record as having done one. */
 const DOES_JOBS: readonly Role[] = ['crewLead', 'mechanic'];
@@ -113,9 +115,12 @@ export class Jobs {
       if (!item) throw notFound('item in this job');
       if (item.version !== fields.version) throw stale('item', await this.sheets.get(id));
       const scheduled = await this.schedule.readOne(job.machineId);
-      const { today } = await this.calendar.read();
+      const { today, site } = await this.calendar.read();
       const faults = outcomeFaults(fields, today, (meter) => lifeOn(scheduled, meter));
       if (faults.length) throw fieldProblem(...faults);
+      if (fields.leavesOutNext === true && scheduled) {
+        checkLeftOut(scheduled, itemId, setUpOf(scheduled, site, new Set()).rules, today);
+      }
       await item.update({ ...settledOutcome(fields), version: fields.version + 1 });
       await job.update({ version: job.version + 1 });
       this.work.changed('jobs');
@@ -183,6 +188,7 @@ export class Jobs {
       await this.writeFindings(job, fields, caller);
       const items = await JobItem.findAll({ where: { jobId: id } });
       await keepFindings(id, await this.sheets.setUp(job.machineId, items, siteNow));
+      await keepLeftOut(id, scheduled, { on: doneOn, life });
       await job.update({
         state: 'signedOff',
         doneOn,

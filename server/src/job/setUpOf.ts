@@ -1,9 +1,9 @@
-import { fittingsOf } from '@yugator/core';
+import { fittingsOf, rulesWithWays } from '@yugator/core';
 import type { MachineFacts, MachineSetUp } from '@yugator/core';
 import { storedCardOrEmpty } from '../machine/storedCard.js';
 import type { Machine } from '../models/machine.model.js';
 import type { Site } from '../models/site.model.js';
-import { rulesOf } from '../site/workshop.js';
+import { figuresOf, rulesOf } from '../site/workshop.js';
 
 /** The machine, the shop and the chosen items, as a sheet is composed from them; all items of the machine where none are chosen. */
 export function setUpOf(
@@ -13,14 +13,17 @@ export function setUpOf(
 ): MachineSetUp {
   const { machineClass, fuel } = machine;
   const card = storedCardOrEmpty(machine.spec);
-  const { fluids, torques, plugs, tyres, plays, decks, charging, fittings, access, tools, service } = card;
+  const { fluids, torques, plugs, tyres, plays, decks, charging, fittings, access, tools, ways, service } =
+    card;
   return {
     machineClass,
     fuel,
     cooling: machine.cooling ?? (fuel === 'diesel' ? 'liquid' : 'air'),
     fittings: fittingsOf(service, machineClass, fuel),
     spec: { fluids, torques, plugs, tyres, plays, decks, charging, fittings, access, tools },
-    rules: rulesOf(site),
+    rules: rulesWithWays(rulesOf(site), ways),
+    figures: figuresOf(site),
+    ways,
     items: facts.items
       .filter(({ id }) => itemIds === null || itemIds.has(id))
       .map(({ id, name, action, components }) => ({ id, name, action, components })),

@@ -74,8 +74,9 @@ export class MachinePartsController {
   async spec(
     @Param('id', IdOf('machine')) id: string,
     @Body() body: UpdateSpecDto,
+    @Caller() caller: Person,
   ): Promise<MachineDetailDto> {
-    await this.parts.updateSpec(id, body);
+    await this.parts.updateSpec(id, body, caller);
     return this.fleet.get(id);
   }
 

@@ -35,7 +35,8 @@ import {
   StatusChange,
 } from '../models/machine.model.js';
 import { withComponents } from '@yugator/contracts';
-import { storedCard } from './storedCard.js';
+import type { OwnWay } from '@yugator/core';
+import { storedCard, storedCardOrEmpty } from './storedCard.js';
 
 /** The faults of rows of which each may stand there once. */
 function repeated<T>(
@@ -48,6 +49,14 @@ function repeated<T>(
   return keys.flatMap((own, index) =>
     keys.indexOf(own) < index ? [fault(`${path}/${index}`, 'repeated', detail)] : [],
   );
+}
+
+/** House rules are the crew lead's, those of one machine too. */
+function checkWays(before: readonly OwnWay[], now: readonly OwnWay[], caller: Person): void {
+  const said = (ways: readonly OwnWay[]) => JSON.stringify(ways.map(({ way, why }) => [way, why]));
+  if (caller.role === 'crewLead' || said(before) === said(now)) return;
+  const detail = 'The crew lead chooses the house rules, those of one machine too. Leave them as they are.';
+  throw fieldProblem(fault('/spec/ways', 'notAllowed', detail));
 }
 
 /** What hangs on a machine: its status, seasons, attachments, spec card and departures from its books. */
@@ -134,10 +143,11 @@ export class MachineParts {
     });
   }
 
-  async updateSpec(id: string, { version, spec }: UpdateSpecDto): Promise<void> {
+  async updateSpec(id: string, { version, spec }: UpdateSpecDto, caller: Person): Promise<void> {
     const faults = specFaults(spec, '/spec');
     if (faults.length) throw fieldProblem(...faults);
     await this.change(id, version, async (machine) => {
+      checkWays(storedCardOrEmpty(machine.spec).ways, spec.ways, caller);
       await machine.update({ spec: withComponents(spec) });
     });
   }

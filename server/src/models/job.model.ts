@@ -68,6 +68,9 @@ export class JobItem extends Model<InferAttributes<JobItem>, InferCreationAttrib
   /** the meter of those hours; null for the engine's */
   @OptionalText declare untilMeter: MeterName | null;
   @OptionalDay declare untilOn: string | null;
+  /** it came out clean, and the next one is left out: the limits above say until when, once it is signed off */
+  @Column({ type: DataType.BOOLEAN, allowNull: false, defaultValue: false })
+  declare leavesOutNext: CreationOptional<boolean>;
   @OptionalText declare severity: Severity | null;
   /** what was measured and seen of it, kept at sign-off; null where nothing was */
   @OptionalJson declare findings: unknown;

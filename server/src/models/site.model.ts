@@ -22,6 +22,8 @@ export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<S
   @OptionalWhole declare labourRateMinor: number | null;
   /** by rule; null while nothing was chosen */
   @OptionalJson declare houseRules: unknown;
+  /** the crew's own figures, by key; null while none was chosen */
+  @OptionalJson declare houseFigures: unknown;
   @Litres declare panLitres: number;
   @Litres declare extractorLitres: number;
   @Litres declare usedOilLitres: number;

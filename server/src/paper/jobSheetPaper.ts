@@ -122,7 +122,7 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
     ...(job.needs.length
       ? [
           {
-            text: `Parts: ${partsOf(job.needs, units).join(', ')} (house rule: ${ruleWords('parts', job.setUp.rules)}).`,
+            text: `Parts: ${partsOf(job.needs, units).join(', ')} (house rule: ${ruleWords('parts', job.setUp)}).`,
           },
         ]
       : []),

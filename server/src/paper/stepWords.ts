@@ -89,7 +89,7 @@ export function stepLines(step: SheetStep, setUp: MachineSetUp, units: UnitSyste
           `${LOOKS[step.look].question} ${LOOKS[step.look].sights.map(({ words }) => tick(words)).join('   ')}`,
         ]
       : []),
-    ...(step.rule ? [`House rule: ${ruleWords(step.rule, setUp.rules)}.`] : []),
+    ...(step.rule ? [`House rule: ${ruleWords(step.rule, setUp)}.`] : []),
     ...(step.handsOff ? [`Then ${step.handsOff} min by itself. Begun at ${BLANK}`] : []),
   ];
 }

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { UpdateWorkshopDto, WorkshopDto } from '@yugator/contracts';
-import { withDefaults } from '@yugator/core';
-import type { HouseRules } from '@yugator/core';
+import { figuresWithDefaults, withDefaults } from '@yugator/core';
+import type { HouseFigures, HouseRules } from '@yugator/core';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { notFound, stale } from '../problem/problem.js';
 import { Site } from '../models/site.model.js';
@@ -12,9 +12,21 @@ export function rulesOf(site: Site): HouseRules {
   return withDefaults(storedObject(site.houseRules));
 }
 
+/** The crew's own figures, as shipped wherever none was chosen. */
+export function figuresOf(site: Site): HouseFigures {
+  return figuresWithDefaults(storedObject(site.houseFigures));
+}
+
 function toDto(site: Site): WorkshopDto {
   const { panLitres, extractorLitres, usedOilLitres, version } = site;
-  return { rules: rulesOf(site), panLitres, extractorLitres, usedOilLitres, version };
+  return {
+    rules: rulesOf(site),
+    figures: figuresOf(site),
+    panLitres,
+    extractorLitres,
+    usedOilLitres,
+    version,
+  };
 }
 
 /** How the shop works. */
@@ -28,12 +40,12 @@ export class Workshop {
     return toDto(site);
   }
 
-  async update({ version, rules, ...vessels }: UpdateWorkshopDto): Promise<WorkshopDto> {
+  async update({ version, rules, figures, ...vessels }: UpdateWorkshopDto): Promise<WorkshopDto> {
     return this.work.run(async () => {
       const site = await Site.findOne({ lock: true });
       if (!site) throw notFound('site');
       if (site.version !== version) throw stale('page of house rules', toDto(site));
-      await site.update({ ...vessels, houseRules: rules, version: version + 1 });
+      await site.update({ ...vessels, houseRules: rules, houseFigures: figures, version: version + 1 });
       this.work.changed('site', 'jobs');
       return toDto(site);
     });

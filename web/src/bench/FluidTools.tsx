@@ -28,6 +28,8 @@ const TARGETS: Record<FillTarget, string> = {
   shadeUnder: 'A shade under',
   withoutFilterFirst: 'Figure without filter first',
 };
+/** Litres: a tenth of the way between marks that hold half a litre. */
+const USUAL_SHADE = 0.05;
 const WIDE = { minWidth: 190 };
 
 /** Volumes and jugs. */
@@ -82,6 +84,7 @@ export function FillTool() {
             filterChanged: filter === 'changed',
             prefill,
             target,
+            shade: USUAL_SHADE,
           }}
           jug={jugOf(jug, site.unitSystem)}
           onJug={setJug}

@@ -1,27 +1,33 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { atDipstick, parseQuantity, shownUnit } from '@yugator/core';
-import type { FillTarget } from '@yugator/core';
+import type { DipstickTarget } from '@yugator/core';
 import { useState } from 'react';
 import { useSession } from '../session/useSession.js';
 import check from '../check/check.module.css';
 import { inJug } from './jugSizes.js';
 import type { JugSize } from './jugSizes.js';
 
-/** Where the oil stands, from the low mark (0) to the full one (1). */
-const READINGS = [
-  { key: '-0.25', words: 'Below the low mark' },
-  { key: '0', words: 'At the low mark' },
-  { key: '0.25', words: 'A quarter up' },
-  { key: '0.5', words: 'Half way' },
-  { key: '0.75', words: 'Three quarters up' },
-  { key: '0.9', words: 'A shade under full' },
-  { key: '1', words: 'At the full mark' },
-  { key: '1.25', words: 'Above the full mark' },
-] as const;
+const SHADE_UNDER = 0.9;
+
+/** Where the oil may stand, from the low mark (0) to the full one (1). */
+function readingsOf({ target, shade }: DipstickTarget, betweenMarks: number): [number, string][] {
+  const under = target === 'shadeUnder' ? Math.round((1 - shade / betweenMarks) * 100) / 100 : SHADE_UNDER;
+  const readings: [number, string][] = [
+    [-0.25, 'Below the low mark'],
+    [0, 'At the low mark'],
+    [0.25, 'A quarter up'],
+    [0.5, 'Half way'],
+    [0.75, 'Three quarters up'],
+    [under, 'A shade under full'],
+    [1, 'At the full mark'],
+    [1.25, 'Above the full mark'],
+  ];
+  return readings.filter(([place], at) => at === 5 || place !== under).sort(([a], [b]) => a - b);
+}
 
 interface Props {
-  readonly target: FillTarget;
+  readonly target: DipstickTarget;
   readonly jug: JugSize;
   /** -0.25 to 1.25; null while nothing was read */
   readonly reading: number | null;
@@ -60,7 +66,7 @@ function adviceWords({
 
 /** The dipstick, read in the machine's own marks, and what to do. */
 export function Dipstick(props: Props) {
-  const { reading, betweenMarks, isUsual = false, marks = '', onChange } = props;
+  const { target, reading, betweenMarks, isUsual = false, marks = '', onChange } = props;
   const { site } = useSession();
   const { unit } = shownUnit('volume', site.unitSystem);
   const [typed, setTyped] = useState(() => inJug(betweenMarks, props.jug));
@@ -80,8 +86,8 @@ export function Dipstick(props: Props) {
           onChange={(event) => onChange(Number(event.target.value), betweenMarks)}
           sx={{ minWidth: 210 }}
         >
-          {READINGS.map(({ key, words }) => (
-            <MenuItem key={key} value={key}>
+          {readingsOf(target, betweenMarks).map(([place, words]) => (
+            <MenuItem key={place} value={String(place)}>
               {words}
             </MenuItem>
           ))}

@@ -13,6 +13,7 @@ const HEADING: Record<RuleKind, string> = {
   storage: 'in-storage',
   kept: 'kept-or-put-off',
   deferred: 'kept-or-put-off',
+  leftOut: 'kept-or-put-off',
 };
 
 /** Where it is told why an item stands as it does. */

@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import type { VisitDto } from '@yugator/contracts';
 import { emptySpecCard } from '@yugator/contracts';
-import { DEFAULT_RULES, usualFittings } from '@yugator/core';
+import { DEFAULT_HOUSE, usualFittings } from '@yugator/core';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
@@ -39,7 +39,7 @@ const visit = (over: Partial<VisitDto> = {}): VisitDto => ({
     machineClass: 'compactTractor',
     fuel: 'diesel',
     cooling: 'liquid',
-    rules: DEFAULT_RULES,
+    ...DEFAULT_HOUSE,
     items: ITEMS,
     fittings: usualFittings('compactTractor', 'diesel'),
     spec: emptySpecCard(),

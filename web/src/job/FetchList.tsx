@@ -20,10 +20,10 @@ export function FetchList({
   vessels: VesselsDto;
 }) {
   const { site } = useSession();
-  const { spec, rules } = setUp;
+  const { spec } = setUp;
   const { tools, filled, drained } = sheet.fetch;
   const parts = partsOf(needs, site.unitSystem);
-  const partsRule = ruleWords('parts', rules);
+  const partsRule = ruleWords('parts', setUp);
   const oils = drained.filter(({ fluid }) => isUsedOil(fluid));
   const others = drained.filter(({ fluid }) => !isUsedOil(fluid));
   return (

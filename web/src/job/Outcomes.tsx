@@ -135,6 +135,22 @@ function ItemOutcome({ job, item, mayWork }: { job: JobDto; item: JobItemDto; ma
           >
             {isDone ? 'Not done' : 'Done'}
           </Button>
+          {isDone && item.mayLeaveOutNext ? (
+            <Button
+              size="small"
+              loading={decide.isPending}
+              aria-label={`${item.leavesOutNext ? 'Make' : 'Leave out'} the next one: ${item.name}`}
+              onClick={() =>
+                decide.mutate({
+                  outcome: 'done',
+                  leavesOutNext: !item.leavesOutNext,
+                  version: item.version,
+                })
+              }
+            >
+              {item.leavesOutNext ? 'Make the next one' : 'Clean: leave out the next'}
+            </Button>
+          ) : null}
           <DialogButton word="Otherwise" label={`Otherwise: ${item.name}`} size="small" variant="text">
             {(close) => <OutcomeForm job={job} item={item} onDone={close} />}
           </DialogButton>

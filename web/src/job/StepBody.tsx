@@ -3,6 +3,7 @@ import {
   approvedGrades,
   approvedWords,
   betweenMarksOf,
+  dipstickTarget,
   fillNeedOf,
   gradeWords,
   HOUSE_RULES,
@@ -10,7 +11,7 @@ import {
   ruleWords,
   shownRange,
 } from '@yugator/core';
-import type { FillTarget, LevelNeed, SheetStep } from '@yugator/core';
+import type { LevelNeed, SheetStep } from '@yugator/core';
 import { LookPick } from '../check/LookPick.js';
 import { Dipstick } from '../fluid/Dipstick.js';
 import { DrainWords } from '../fluid/DrainWords.js';
@@ -94,31 +95,39 @@ function FillPart({ job, step, found, onFound }: Props) {
         />
       </div>
       {step.phase === 'topUp' && step.fills ? (
-        <MarksPart need={step.fills} target={need.target} jug={jug} found={found} onFound={onFound} />
+        <MarksPart need={step.fills} house={setUp} jug={jug} found={found} onFound={onFound} />
       ) : null}
     </>
   );
 }
 
+const TO_THE_FULL_MARK = { target: 'fullMark', shade: 0 } as const;
+
 /** Where a fluid stands between its marks, and what is missing. */
 function MarksPart({
   need,
-  target,
+  house,
   jug,
   found,
   onFound,
-}: Pick<Props, 'found' | 'onFound'> & { need: LevelNeed; target: FillTarget; jug: JugSize }) {
-  const { reading, betweenMarks: typed } = found;
-  const between = betweenMarksOf(typeof typed === 'number' ? typed : null, need);
+}: Pick<Props, 'found' | 'onFound'> & {
+  need: LevelNeed;
+  /** whose rules say how full is full; null for a fluid that goes to its full mark */
+  house: JobDto['setUp'] | null;
+  jug: JugSize;
+}) {
+  const { reading, betweenMarks } = found;
+  const typed = typeof betweenMarks === 'number' ? betweenMarks : null;
+  const between = betweenMarksOf(typed, need);
   return (
     <Dipstick
-      target={target}
+      target={house ? dipstickTarget(house, need, typed) : TO_THE_FULL_MARK}
       jug={jug}
       reading={typeof reading === 'number' ? reading : null}
       betweenMarks={between.litres}
       isUsual={between.isUsual}
       marks={need.marks}
-      onChange={(now, betweenMarks) => onFound({ ...found, reading: now, betweenMarks })}
+      onChange={(now, litres) => onFound({ ...found, reading: now, betweenMarks: litres })}
     />
   );
 }
@@ -135,7 +144,7 @@ function LevelPart({ job: { setUp }, step: { reads }, found, onFound }: Props) {
       {isEngine || reads.betweenMarks !== null ? (
         <MarksPart
           need={reads}
-          target={isEngine ? setUp.rules.fillTarget : 'fullMark'}
+          house={isEngine ? setUp : null}
           jug={jugOf(found['jug'], site.unitSystem)}
           found={found}
           onFound={onFound}
@@ -181,7 +190,7 @@ export function StepBody({ job, step, found, onFound, disabled = false }: Props)
       {step.look ? <LookPick look={step.look} found={found} onChange={onFound} disabled={disabled} /> : null}
       {rule && step.rule ? (
         <p className={styles.rule}>
-          House rule: {rule.question} {ruleWords(step.rule, job.setUp.rules)}.
+          House rule: {rule.question} {ruleWords(step.rule, job.setUp)}.
         </p>
       ) : null}
     </>

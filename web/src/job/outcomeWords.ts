@@ -25,6 +25,7 @@ function meterPrefix(meter: MeterName | null): string {
 export function outcomeWords(item: JobItemDto, today: string): string {
   if (item.outcome === null) return 'not done yet';
   const until = [
+    item.leavesOutNext ? 'clean, the next one left out' : '',
     item.untilLife === null ? '' : `until ${hoursWords(item.untilLife)} ${meterPrefix(item.untilMeter)}h`,
     item.untilOn === null ? '' : `until ${dayWords(item.untilOn, today)}`,
     item.severity === null ? '' : SEVERITY_WORDS[item.severity],

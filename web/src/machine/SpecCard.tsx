@@ -26,6 +26,8 @@ import { parseCard, typedCard } from './typedCard.js';
 function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
   const { site } = useSession();
   const say = useNotice();
+  // The house rules are the crew lead's, those of one machine too.
+  const isLead = useIsOneOf('crewLead');
   const form = useForm<CardForm, unknown, SentCard>({
     defaultValues: {
       card: typedCard(machine.spec, site.unitSystem),
@@ -62,7 +64,7 @@ function EditCard({ machine, onDone }: { machine: MachineDetailDto; onDone: () =
       </p>
       <FittingsEdit fittings={service.value} fuel={machine.fuel} onChange={service.onChange} />
       <div className={styles.typed}>
-        {SPEC_SECTIONS.map((section) => (
+        {SPEC_SECTIONS.filter(({ key }) => isLead || key !== 'ways').map((section) => (
           <SpecSectionEdit
             key={section.key}
             machineClass={machine.machineClass}

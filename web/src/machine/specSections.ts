@@ -1,5 +1,5 @@
 import type { SpecCardDto } from '@yugator/contracts';
-import { ACCESS, CARD_ACCESS } from '@yugator/core';
+import { ACCESS, CARD_ACCESS, DEFAULT_FIGURES, figureWords, HOUSE_WAYS } from '@yugator/core';
 import type { ComponentKind, Dimension, FluidDrain, GreaseReach, LevelReading } from '@yugator/core';
 
 /** How the text of a cell is read: as words, a figure with a unit, a range of it, a whole number, degrees, or an axle. */
@@ -103,6 +103,10 @@ const REACH_NAMES: Record<GreaseReach, string> = {
 };
 
 const ACCESS_WORDS = Object.fromEntries(CARD_ACCESS.map((name) => [name, ACCESS[name].words]));
+
+const WAY_WORDS = Object.fromEntries(
+  [...HOUSE_WAYS].map(([way, said]) => [way, figureWords(said, DEFAULT_FIGURES)]),
+);
 
 export const SPEC_SECTIONS: readonly SpecSection[] = [
   {
@@ -238,6 +242,14 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
       component('For', 'spark plugs'),
       ownName('name', 'Left plug'),
       words('note', 'Tool, and how to get there', 'deep socket 5/8 in', false),
+    ],
+  },
+  {
+    key: 'ways',
+    title: 'House rules of its own',
+    columns: [
+      choice('way', 'On this machine', WAY_WORDS, 'choose the rule and its way'),
+      words('why', 'Why', 'the filter housing is plastic'),
     ],
   },
 ];

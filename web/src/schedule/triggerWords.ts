@@ -1,5 +1,5 @@
 import type { LimitDto } from '@yugator/contracts';
-import { TRIGGER_KINDS } from '@yugator/core';
+import { JUDGEMENTS, TRIGGER_KINDS } from '@yugator/core';
 import type { Trigger } from '@yugator/core';
 import { countWords, intervalWords } from '../words/figures.js';
 
@@ -67,11 +67,13 @@ export function triggerWords(rule: Rule, nameOf: NameOf = NO_NAMES): string {
       return 'until its re-check';
     case 'deferred':
       return 'until the day it was put off to';
+    case 'leftOut':
+      return 'after a clean check, the next one left out';
   }
 }
 
 /** The order in which the rules of an item are said; judgements, which stand in place of them, last. */
-const SAID: readonly Rule['kind'][] = [...TRIGGER_KINDS, 'kept', 'deferred'];
+const SAID: readonly Rule['kind'][] = [...TRIGGER_KINDS, ...JUDGEMENTS];
 
 function place(kind: Rule['kind']): number {
   return SAID.indexOf(kind);
@@ -122,5 +124,7 @@ export function overWords(rule: Rule): string {
       return 'past its re-check';
     case 'deferred':
       return 'past the day it was put off to';
+    case 'leftOut':
+      return 'over, and the one before was left out';
   }
 }

@@ -1,12 +1,14 @@
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import type { Role, WorkshopDto } from '@yugator/contracts';
-import { DEFAULT_RULES, HOUSE_RULES, REFUSED_PRACTICES } from '@yugator/core';
+import { DEFAULT_FIGURES, DEFAULT_RULES, HOUSE_RULES, REFUSED_PRACTICES } from '@yugator/core';
 import { showTo, wire } from '../testing/wire.js';
 import type { Wire } from '../testing/wire.js';
 import { HouseRulesPage } from './HouseRulesPage.js';
 
 const WORKSHOP: WorkshopDto = {
   rules: DEFAULT_RULES,
+  figures: DEFAULT_FIGURES,
   panLitres: 8,
   extractorLitres: 6,
   usedOilLitres: 60,
@@ -38,9 +40,17 @@ describe('the house rules', () => {
 
   it('are chosen and kept together with the vessels, and a refusal keeps what was typed', async () => {
     await show();
-    await act(() => fireEvent.click(screen.getByRole('radio', { name: 'Hand-tight' })));
-    fireEvent.change(screen.getByLabelText('Drain pan (L)'), { target: { value: '10,5' } });
-    fireEvent.change(screen.getByLabelText('Extractor (L)'), { target: { value: '2 gal' } });
+    const user = userEvent.setup();
+    const retype = async (label: string, text: string) => {
+      await user.clear(screen.getByLabelText(label));
+      await user.type(screen.getByLabelText(label), text);
+    };
+    const keep = () => user.click(screen.getByRole('button', { name: 'Keep the house rules' }));
+    await user.click(screen.getByRole('radio', { name: 'Hand-tight' }));
+    await retype('Drain pan (L)', '10,5');
+    await retype('Extractor (L)', '2 gal');
+    await retype('Snugged with the wrench, by (°)', '75');
+    expect(screen.getByRole('radio', { name: 'By hand, then 75° more with the wrench' })).toBeInTheDocument();
     server.refuse({
       type: 'about:blank',
       title: 't',
@@ -48,18 +58,33 @@ describe('the house rules', () => {
       detail: 'd',
       errors: [{ pointer: '#/panLitres', code: 'x', detail: 'Keep the drain pan within 200 L.' }],
     });
-    await act(() => fireEvent.click(screen.getByRole('button', { name: 'Keep the house rules' })));
+    await keep();
     expect(await screen.findByText('Keep the drain pan within 200 L.')).toBeDefined();
     expect(screen.getByLabelText<HTMLInputElement>('Drain pan (L)').value).toBe('10,5');
     server.refuse(null);
-    await act(() => fireEvent.click(screen.getByRole('button', { name: 'Keep the house rules' })));
+    await keep();
     await waitFor(() => expect(server.sent).toHaveLength(2));
     expect(server.sent[1]?.body).toMatchObject({
       rules: { ...DEFAULT_RULES, filterTightness: 'hand' },
+      figures: { ...DEFAULT_FIGURES, snugDegrees: 75 },
       panLitres: 10.5,
       extractorLitres: 7.57,
       version: 3,
     });
+  });
+
+  it('refuse a figure beyond what is safe at its own field, before anything is sent', async () => {
+    await show();
+    const user = userEvent.setup();
+    const field = screen.getByLabelText('A battery at rest is good from (V)');
+    await user.clear(field);
+    await user.type(field, '12.1');
+    await user.click(screen.getByRole('button', { name: 'Keep the house rules' }));
+    expect(
+      await screen.findByText('A battery at rest is good from: give a figure from 12.2 to 12.7 V.'),
+    ).toBeInTheDocument();
+    expect(field).toHaveValue('12.1');
+    expect(server.sent).toEqual([]);
   });
 
   it('are only looked at by others', async () => {

@@ -5,9 +5,17 @@ import RadioGroup from '@mui/material/RadioGroup';
 import { useQuery } from '@tanstack/react-query';
 import { UpdateWorkshopDto } from '@yugator/contracts';
 import type { WorkshopDto } from '@yugator/contracts';
-import { HOUSE_RULES, REFUSED_PRACTICES, withDefaults } from '@yugator/core';
-import type { HouseRule } from '@yugator/core';
+import {
+  figuresWithDefaults,
+  figureWords,
+  HOUSE_FIGURES,
+  HOUSE_RULES,
+  REFUSED_PRACTICES,
+  withDefaults,
+} from '@yugator/core';
+import type { HouseFigures, HouseRule } from '@yugator/core';
 import { useWrite } from '../api/useWrite.js';
+import { Field } from '../form/Field.js';
 import { QuantityField } from '../form/QuantityField.js';
 import form_ from '../form/form.module.css';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -29,10 +37,11 @@ const VESSELS = [
 interface RuleProps {
   readonly rule: HouseRule;
   readonly chosen: string;
+  readonly figures: HouseFigures;
   readonly onChoose: ((key: string) => void) | null;
 }
 
-function Rule({ rule, chosen, onChoose }: RuleProps) {
+function Rule({ rule, chosen, figures, onChoose }: RuleProps) {
   const id = `rule-${rule.key}`;
   return (
     <section className={styles.rule} aria-labelledby={id}>
@@ -51,7 +60,7 @@ function Rule({ rule, chosen, onChoose }: RuleProps) {
                 value={key}
                 disabled={!onChoose}
                 control={<Radio />}
-                label={<b>{words}</b>}
+                label={<b>{figureWords(words, figures)}</b>}
                 sx={{ minHeight: 44 }}
               />
               <p>{why}</p>
@@ -88,6 +97,7 @@ function RulesForm({ workshop, mayChange }: { workshop: WorkshopDto; mayChange: 
     () => say('House rules kept. Sheets follow them from now on.'),
   );
   const rules = form.watch('rules');
+  const figures = figuresWithDefaults({ ...form.watch('figures') });
   return (
     <form
       noValidate
@@ -100,11 +110,28 @@ function RulesForm({ workshop, mayChange }: { workshop: WorkshopDto; mayChange: 
           key={rule.key}
           rule={rule}
           chosen={rules[rule.key]}
+          figures={figures}
           onChoose={
             mayChange ? (key) => form.setValue('rules', withDefaults({ ...rules, [rule.key]: key })) : null
           }
         />
       ))}
+      <section className={styles.rule} aria-label="Figures of our own">
+        <h2>Figures of our own</h2>
+        <div className={form_.grid} style={{ marginTop: 10 }}>
+          {HOUSE_FIGURES.map(({ key, label, unit, why }) => (
+            <Field
+              key={key}
+              form={form}
+              name={`figures.${key}`}
+              label={`${label} (${unit})`}
+              hint={why}
+              figure
+              disabled={!mayChange}
+            />
+          ))}
+        </div>
+      </section>
       <section className={styles.rule} aria-label="What the shop drains into">
         <h2>What the shop drains into</h2>
         <div className={form_.grid} style={{ marginTop: 10 }}>

@@ -1,6 +1,6 @@
 import type { JobDto } from '@yugator/contracts';
 import { emptySpecCard } from '@yugator/contracts';
-import { DEFAULT_RULES, usualFittings } from '@yugator/core';
+import { DEFAULT_HOUSE, usualFittings } from '@yugator/core';
 
 /** Three items of a mower: oil, air filter and blades. */
 export const ITEMS = [
@@ -28,6 +28,8 @@ export const item = (
   untilMeter: null,
   untilOn: null,
   severity: null,
+  leavesOutNext: false,
+  mayLeaveOutNext: false,
   note: '',
 });
 export const KIT = {
@@ -59,7 +61,7 @@ export const job = (over: Partial<JobDto> = {}): JobDto => ({
     machineClass: 'zeroTurn',
     fuel: 'gasoline',
     cooling: 'air',
-    rules: DEFAULT_RULES,
+    ...DEFAULT_HOUSE,
     items: ITEMS,
     fittings: usualFittings('zeroTurn', 'gasoline'),
     spec: {

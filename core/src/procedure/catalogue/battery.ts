@@ -35,7 +35,7 @@ function restVoltage(setUp: MachineSetUp): Step {
     after: [],
     shared: 'restVoltage',
     tools: ['multimeter'],
-    measurement: { kind: 'battery', label: 'Rest voltage' },
+    measurement: { kind: 'battery', label: 'Rest voltage', goodFrom: setUp.figures.restGoodVolts },
   });
 }
 
@@ -69,7 +69,7 @@ export const BATTERY_CHARGE: Procedure = {
     step(
       'charge',
       'finish',
-      'After the visit, and below 12.4 V at rest in any case, for a flat one freezes: battery out, negative lead first, and indoors. Charge at 2 A or less, with air around it, and write on it when it is to be looked at next.',
+      `After the visit, and below ${setUp.figures.restGoodVolts} V at rest in any case, for a flat one freezes: battery out, negative lead first, and indoors. Charge at 2 A or less, with air around it, and write on it when it is to be looked at next.`,
       6,
       {
         needs: [],

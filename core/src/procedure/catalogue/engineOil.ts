@@ -1,4 +1,5 @@
 import type { Component } from '../../component/components.js';
+import { figureWords } from '../../site/houseFigures.js';
 import type { MachineSetUp, OilDrain } from '../machineSetUp.js';
 import { readingWords } from '../levelReading.js';
 import { fluidNeed, startWords, toolsFor, torqueFigures } from '../machineSetUp.js';
@@ -21,7 +22,7 @@ function changesFilter(setUp: MachineSetUp): boolean {
 const TIGHTNESS: Record<MachineSetUp['rules']['filterTightness'], string> = {
   turn: 'Screw it on by hand until the gasket touches, then ¾ to 1 turn. Never back it off.',
   hand: 'Screw it on hand-tight. Never with the wrench, never backed off.',
-  snug: 'Screw it on by hand until the gasket touches and is tight, then 90° more with the wrench. Never back it off.',
+  snug: 'Screw it on by hand until the gasket touches and is tight, then {snugDegrees}° more with the wrench. Never back it off.',
   maker: "Tighten it to the maker's figure on the filter or in the book. Never back it off.",
 };
 
@@ -30,6 +31,16 @@ function prefillWords({ rules, fittings }: MachineSetUp): string {
   if (rules.prefill === 'quarterAndRoll')
     return 'Fill it a quarter and roll it until the pleats have drunk it.';
   return fittings.oilFilter === 'upright' ? 'Fill it with new oil.' : 'Fill it half: it lies on its side.';
+}
+
+function tightnessWords({ rules, figures }: MachineSetUp): string {
+  return figureWords(TIGHTNESS[rules.filterTightness], figures);
+}
+
+function sizeWords({ rules }: MachineSetUp): string {
+  return rules.supersession === 'accepted'
+    ? 'same height as the old one or taller; smaller only where its maker put it in place of the old number, and then write both numbers down.'
+    : 'same height as the old one or taller, never smaller.';
 }
 
 function oilFilterSteps(setUp: MachineSetUp): Step[] {
@@ -49,7 +60,7 @@ function oilFilterSteps(setUp: MachineSetUp): Step[] {
       'filtersOn',
       isElement
         ? 'Put the new element and ring in, oil the ring, and close the housing.'
-        : `New filter: same height as the old one or taller, never smaller. Oil the new gasket. ${prefillWords(setUp)} ${TIGHTNESS[setUp.rules.filterTightness]}`,
+        : `New filter: ${sizeWords(setUp)} Oil the new gasket. ${prefillWords(setUp)} ${tightnessWords(setUp)}`,
       4,
       { rule: isElement ? 'prefill' : 'filterTightness', fluid: FLUID },
     ),

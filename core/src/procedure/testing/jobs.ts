@@ -1,5 +1,5 @@
 import type { Component } from '../../component/components.js';
-import { DEFAULT_RULES } from '../../site/houseRules.js';
+import { DEFAULT_HOUSE } from '../../site/ownWays.js';
 import type { Action } from '../../schedule/item.js';
 import { usualFittings } from '../machineSetUp.js';
 import type { MachineSetUp, MachineSpec, WorkItem } from '../machineSetUp.js';
@@ -71,7 +71,7 @@ export function setUp(items: readonly WorkItem[], over: Partial<MachineSetUp> = 
     cooling: fuel === 'diesel' ? 'liquid' : 'air',
     spec: MOWER_SPEC,
     fittings: usualFittings(machineClass, fuel),
-    rules: DEFAULT_RULES,
+    ...DEFAULT_HOUSE,
     items,
     ...over,
   };

@@ -123,13 +123,15 @@ function history(
   const extensions = judgedAt.map((made): Extension => {
     const untilLife = chance(0.6) ? made.life + whole(1, 60) : null;
     return {
-      kind: pick(['kept', 'deferred']),
+      kind: pick(['kept', 'deferred', 'leftOut']),
       made,
       untilLife,
       untilOn: untilLife === null || chance(0.4) ? addDays(made.on, whole(1, 200)) : null,
       meter: pick([null, null, 'engine', 'loader']),
     };
   });
+  // A check that leaves the next one out was made.
+  completions.push(...extensions.filter(({ kind }) => kind === 'leftOut').map(({ made }) => made));
   return { completions, declared: past.length && chance(0.2) ? [pick(past)] : [], extensions };
 }
 

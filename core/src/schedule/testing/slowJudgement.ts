@@ -11,6 +11,11 @@ interface JudgedPoint {
   readonly window: number;
 }
 
+/** Whether a judgement of a point still holds, the item last done at another: one that leaves out the next was made as it was done. */
+export function holds(kind: Extension['kind'], made: string, done: string | undefined): boolean {
+  return done === undefined || made > done || (kind === 'leftOut' && made === done);
+}
+
 /** Where `judgement` ends, `ahead` regular intervals of the item further on: of `step` hours, of its days or months. */
 export function judgedPoints(
   { untilLife, untilOn, made }: Extension,

@@ -17,7 +17,7 @@ import { addDays, after, between, daysBetween } from './slowCalendar.js';
 import { isInUse, SlowDays } from './slowDays.js';
 import { cents, inOrder, plain } from './slowLimit.js';
 import type { SlowLimit } from './slowLimit.js';
-import { judgedPoints } from './slowJudgement.js';
+import { holds, judgedPoints } from './slowJudgement.js';
 import { lifeOnDay, pointsOf } from './slowMeter.js';
 import type { SlowMeter } from './slowMeter.js';
 import { SlowMeters } from './slowMeters.js';
@@ -108,7 +108,7 @@ export class SlowMachine {
     const isNeverDone = !done;
     const from = done ?? (facts.entry.cameNew ? facts.entry : null);
     const judged = inOrder((past.extensions ?? []).map((each) => ({ ...each.made, each }))).at(-1);
-    if (judged && (!done || plain(judged) > plain(done))) {
+    if (judged && holds(judged.each.kind, plain(judged), done && plain(done))) {
       return { limits: this.judged(judged.each, item, ahead), isUnresolved: false, isKnown: true };
     }
     if (!from && item.triggers.some(({ kind }) => kind !== 'storage')) {

@@ -1,4 +1,4 @@
-import { fittingsOf, withDefaults } from '@yugator/core';
+import { fittingsOf, DEFAULT_HOUSE, withDefaults } from '@yugator/core';
 import type { Component, MachineSetUp, ServiceFittings, UnitSystem, WorkItem } from '@yugator/core';
 import { CATALOGUE } from '../../books/catalogue.js';
 import { specCardOf } from '../../demo/specCards.js';
@@ -46,6 +46,7 @@ function machine(
     cooling,
     fittings: fittingsOf({ ...spec.service, ...said }, machineClass, fuel),
     spec,
+    ...DEFAULT_HOUSE,
     rules: withDefaults(rules),
     items,
   };
