@@ -4,6 +4,7 @@ export { pointerTo } from './check/pointer.js';
 export * from './audit/audit.dto.js';
 export * from './books/book.dto.js';
 export * from './defect/defect.dto.js';
+export * from './defect/searchAnswers.dto.js';
 export * from './component/unsettled.dto.js';
 export * from './fleetFile/fileVersion.js';
 export * from './fleetFile/fileFaults.js';

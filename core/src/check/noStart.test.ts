@@ -1,5 +1,5 @@
 import { leastUnderLoad, passesLoad } from './loadTest.js';
-import { searchNoStart } from './noStart.js';
+import { answersAsked, searchNoStart } from './noStart.js';
 
 describe('a battery under load', () => {
   // The table as test instruments print it (from memory), °F: 70, 60, 50, 40, 30, 20, 10, 0.
@@ -45,6 +45,31 @@ describe('a machine that does not start', () => {
     });
     expect(searchNoStart({ ...nothing, rest: 11.2, charged: 12.1 }).verdict).toBe('newBattery');
     expect(searchNoStart({ ...nothing, rest: 12.4 }).asked).toEqual(['turns', 'rest', 'load']);
+  });
+
+  it('that does nothing at all is not loaded where there is no tester: it cannot crank', () => {
+    const without = { ...nothing, rest: 12.6, tester: 'none' } as const;
+    expect(searchNoStart(without).asked).toEqual(['turns', 'rest', 'load', 'terminals']);
+    expect(searchNoStart({ ...without, turns: 'slow' }).asked).toEqual(['turns', 'rest', 'load']);
+  });
+
+  it('keeps of its answers those to what was asked', () => {
+    const answers = {
+      turns: 'slow',
+      rest: 12.6,
+      charged: 12.7,
+      load: 10,
+      celsius: 21,
+      fuse: 'blown',
+    } as const;
+    expect(answersAsked({ ...answers, terminals: 'good' })).toEqual({
+      turns: 'slow',
+      rest: 12.6,
+      load: 10,
+      celsius: 21,
+      terminals: 'good',
+    });
+    expect(answersAsked({ turns: 'cranks', rest: 12 })).toEqual({ turns: 'cranks' });
   });
 
   it('has a new battery where it breaks down under load, judged by its temperature', () => {

@@ -1,10 +1,20 @@
 import { RECHARGE_BELOW_VOLTS } from './battery.js';
 import { passesLoad } from './loadTest.js';
 
-/** What is known so far; a question without an answer is left out. */
-export interface SearchAnswers {
+/** What may be answered where no figure is asked. */
+export const SEARCH_CHOICES = {
   /** what the machine does when the key is turned */
-  readonly turns?: 'cranks' | 'slow' | 'nothing';
+  turns: ['cranks', 'slow', 'nothing'],
+  /** a load tester: without one a machine that does nothing cannot be loaded */
+  tester: ['atHand', 'none'],
+  terminals: ['good', 'bad'],
+  fuse: ['whole', 'blown'],
+  switches: ['same', 'starts'],
+} as const;
+type SearchChoices = { readonly [K in keyof typeof SEARCH_CHOICES]?: (typeof SEARCH_CHOICES)[K][number] };
+
+/** What is known so far; a question without an answer is left out. */
+export interface SearchAnswers extends SearchChoices {
   /** V at rest */
   readonly rest?: number;
   /** V at rest, some hours after charging */
@@ -13,23 +23,22 @@ export interface SearchAnswers {
   readonly load?: number;
   /** °C of the battery at the load test */
   readonly celsius?: number;
-  readonly terminals?: 'good' | 'bad';
-  readonly fuse?: 'whole' | 'blown';
-  readonly switches?: 'same' | 'starts';
 }
 
 export type SearchQuestion = 'turns' | 'rest' | 'charged' | 'load' | 'terminals' | 'fuse' | 'switches';
 
-export type SearchVerdict =
+export const SEARCH_VERDICTS = [
   /** the battery holds no charge, or not under load */
-  | 'newBattery'
-  | 'cleanTerminals'
+  'newBattery',
+  'cleanTerminals',
   /** once; a second one that blows has a cause */
-  | 'newFuse'
-  | 'safetySwitch'
+  'newFuse',
+  'safetySwitch',
   /** it turns over: the starting circuit is not the fault */
-  | 'fuelOrSpark'
-  | 'technician';
+  'fuelOrSpark',
+  'technician',
+] as const;
+export type SearchVerdict = (typeof SEARCH_VERDICTS)[number];
 
 export interface Search {
   /** questions in their order, up to the first that is open */
@@ -46,9 +55,17 @@ interface Stage {
   readonly found: (answers: SearchAnswers) => SearchVerdict | 'open' | null;
 }
 
+/** A load test is answered by its figure, the temperature at it, or that there is no tester. */
+const LOAD_ANSWERS = ['load', 'celsius', 'tester'];
+
 /** A battery that is low is charged before anything else is judged. */
 const isLow = (volts: number | undefined) => volts !== undefined && volts < RECHARGE_BELOW_VOLTS;
 const always = () => true;
+
+/** Whether nothing can load the battery: it does not crank, and there is no tester. */
+export function isUnloaded({ turns, tester }: SearchAnswers): boolean {
+  return turns === 'nothing' && tester === 'none';
+}
 
 /** From the cheapest look to the dearest, as good mechanics search (common practice). */
 const STAGES: readonly Stage[] = [
@@ -66,7 +83,9 @@ const STAGES: readonly Stage[] = [
   {
     question: 'load',
     isAsked: always,
-    found: ({ load, celsius }) => {
+    found: (answers) => {
+      const { load, celsius } = answers;
+      if (isUnloaded(answers)) return null;
       if (load === undefined || celsius === undefined) return 'open';
       return passesLoad(load, celsius) ? null : 'newBattery';
     },
@@ -102,4 +121,15 @@ export function searchNoStart(answers: SearchAnswers): Search {
     if (result) return { asked, verdict: result };
   }
   return { asked, verdict: 'technician' };
+}
+
+/** Of some answers those to questions that were asked: an answer to one that no longer comes up says nothing. */
+export function answersAsked(answers: SearchAnswers): SearchAnswers {
+  const { asked } = searchNoStart(answers);
+  const kept = new Set<string>(
+    asked.flatMap((question) => (question === 'load' ? LOAD_ANSWERS : [question])),
+  );
+  return Object.fromEntries(
+    Object.entries(answers).filter(([name, answer]) => answer !== undefined && kept.has(name)),
+  );
 }

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, Param, Post } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { DefectDto, ReportDefectDto } from '@yugator/contracts';
+import { DefectDto, ReportDefectDto, SearchDefectDto } from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
@@ -38,5 +38,17 @@ export class DefectsController {
     @Caller() caller: Person,
   ): Promise<DefectDto[]> {
     return this.defects.report(id, body, caller);
+  }
+
+  @ApiOperation({ summary: 'Keep with a defect why the machine does not start' })
+  @ApiCreatedResponse({ type: [DefectDto] })
+  @Allow('crewLead', 'mechanic', 'operator')
+  @Post('defects/:id/searches')
+  search(
+    @Param('id', IdOf('defect')) id: string,
+    @Body() body: SearchDefectDto,
+    @Caller() caller: Person,
+  ): Promise<DefectDto[]> {
+    return this.defects.search(id, body, caller);
   }
 }

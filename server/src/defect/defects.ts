@@ -1,17 +1,32 @@
 import { Injectable } from '@nestjs/common';
-import type { DefectDto, ReportDefectDto } from '@yugator/contracts';
+import type { DefectDto, DefectSearchDto, ReportDefectDto, SearchDefectDto } from '@yugator/contracts';
+import { answersAsked, searchNoStart } from '@yugator/core';
+import type { CivilDate, SearchAnswers } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Item } from '../models/book.model.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Machine, StatusChange } from '../models/machine.model.js';
 import { namesById } from '../people/namesById.js';
 import { Person } from '../models/person.model.js';
-import { fault, fieldProblem, notFound } from '../problem/problem.js';
+import { fault, fieldProblem, notFound, Problem } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { Defect } from '../models/defect.model.js';
+import { storedSearches } from './storedSearches.js';
 
-type NewDefect = Pick<Defect, 'machineId' | 'itemId' | 'foundInJobId' | 'foundOn' | 'words' | 'severity'>;
+type NewDefect = Pick<Defect, 'machineId' | 'itemId' | 'foundInJobId' | 'foundOn' | 'words' | 'severity'> &
+  Partial<Pick<Defect, 'searches'>>;
+
+/** Searches that a defect keeps. */
+const MOST_SEARCHES = 20;
+
+/** A search with its verdict, by whom and when. One that has not come to its end is refused. */
+function searchedBy(said: SearchAnswers, pointer: string, caller: Person, on: CivilDate): DefectSearchDto {
+  const { verdict } = searchNoStart(said);
+  if (verdict === null)
+    throw fieldProblem(fault(pointer, 'open', 'Answer on until the search says what to do, then keep it.'));
+  return { on, by: caller.name, answers: answersAsked(said), verdict };
+}
 
 /** The defects of the fleet. */
 @Injectable()
@@ -39,6 +54,7 @@ export class Defects {
       reportedBy: names.get(row.reportedById) ?? '',
       itemName: row.item?.name ?? null,
       closedByJobId: row.closedByJobId,
+      searches: storedSearches(row.searches),
     }));
   }
 
@@ -47,8 +63,32 @@ export class Defects {
     const { today } = await this.calendar.read();
     return this.work.run(async () => {
       if (!(await Machine.findByPk(machineId, { lock: true }))) throw notFound('machine');
-      await this.add({ ...fields, machineId, itemId: null, foundInJobId: null, foundOn: today }, caller);
+      const { words, severity, search } = fields;
+      const searches = search ? [searchedBy(search, '/search', caller, today)] : null;
+      const found = { itemId: null, foundInJobId: null, foundOn: today, searches };
+      await this.add({ words, severity, machineId, ...found }, caller);
       return this.open(machineId);
+    });
+  }
+
+  /** Keeps with an open defect why its machine does not start. */
+  async search(id: string, { answers }: SearchDefectDto, caller: Person): Promise<DefectDto[]> {
+    const { today } = await this.calendar.read();
+    return this.work.run(async () => {
+      const defect = await Defect.findByPk(id, { lock: true });
+      if (!defect || defect.voidedAt) throw notFound('defect');
+      if (defect.closedByJobId)
+        throw new Problem(409, 'Mended', 'This defect was mended meanwhile. Report it anew if it is back.');
+      const before = storedSearches(defect.searches);
+      if (before.length >= MOST_SEARCHES)
+        throw new Problem(
+          409,
+          'Searched often',
+          'This defect has been searched often enough: it is for a technician.',
+        );
+      await defect.update({ searches: [...before, searchedBy(answers, '/answers', caller, today)] });
+      this.work.changed('jobs', 'machines');
+      return this.open(defect.machineId);
     });
   }
 

@@ -2,7 +2,7 @@ import type { Severity } from '@yugator/contracts';
 import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, ForeignKey, Model, Table } from 'sequelize-typescript';
 import { Item } from './book.model.js';
-import { Day, Id, OptionalMoment, OptionalRef, Ref, Text } from '../database/columns.js';
+import { Day, Id, OptionalJson, OptionalMoment, OptionalRef, Ref, Text } from '../database/columns.js';
 import { Machine } from './machine.model.js';
 
 /** Something that is wrong with a machine, until a job mends it. */
@@ -16,6 +16,8 @@ export class Defect extends Model<InferAttributes<Defect>, InferCreationAttribut
   @Ref declare reportedById: string;
   @Text declare words: string;
   @Text declare severity: Severity;
+  /** searches why it does not start, earliest first; null where nobody searched */
+  @OptionalJson declare searches: unknown;
   @OptionalRef declare closedByJobId: string | null;
   @OptionalMoment declare voidedAt: Date | null;
   @BelongsTo(() => Machine) declare machine?: NonAttribute<Machine>;

@@ -105,6 +105,15 @@ describe('the bench', () => {
     expect(screen.queryByLabelText('At rest, V')).toBeNull();
   });
 
+  it('goes on without a load test where nothing cranks and there is no tester', async () => {
+    show('/bench/no-start?turns=nothing&rest=12.6');
+    expect(screen.queryByText(/crank for/)).toBeNull();
+    await userEvent.click(screen.getByRole('radio', { name: 'There is none: go on without' }));
+    expect(screen.queryByLabelText('Under load, V')).toBeNull();
+    await userEvent.click(screen.getByRole('radio', { name: 'Loose, green or white' }));
+    expect(screen.getByRole('status')).toHaveTextContent('Clean the terminals and the earth');
+  });
+
   it('takes an address that says what nobody offered for no answer', () => {
     show('/bench/no-start?turns=explodes&rest=lots');
     expect(screen.getAllByRole('radio').every((each) => !(each as HTMLInputElement).checked)).toBe(true);

@@ -11,12 +11,14 @@ import {
   searchNoStart,
   shownTemperature,
 } from '@yugator/core';
-import type { SearchAnswers, SearchQuestion, SearchVerdict } from '@yugator/core';
+import type { SearchAnswers, SearchQuestion } from '@yugator/core';
 import type { ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Choices } from '../form/Choose.js';
 import { Caution } from '../page/Caution.js';
+import { VERDICT_WORDS } from '../defect/searchWords.js';
 import styles from './bench.module.css';
+import { KeepSearch } from './KeepSearch.js';
 import { QuantityParam } from './QuantityParam.js';
 import { TemperatureParam, useTemperature } from './TemperatureParam.js';
 import { useParam, useUnits } from './useParam.js';
@@ -25,6 +27,10 @@ const TURNS: Choices<NonNullable<SearchAnswers['turns']>> = [
   ['cranks', 'It turns over as always, but does not fire'],
   ['slow', 'It turns slowly, or only clicks'],
   ['nothing', 'Nothing at all'],
+];
+const TESTER: Choices<NonNullable<SearchAnswers['tester']>> = [
+  ['atHand', 'There is a load tester'],
+  ['none', 'There is none: go on without'],
 ];
 const TERMINALS: Choices<NonNullable<SearchAnswers['terminals']>> = [
   ['good', 'Bright and tight, the earth at frame and engine too'],
@@ -38,36 +44,6 @@ const SWITCHES: Choices<NonNullable<SearchAnswers['switches']>> = [
   ['same', 'No, whatever is moved'],
   ['starts', 'Yes, with one of them moved'],
 ];
-
-const VERDICTS: Record<SearchVerdict, { readonly title: string; readonly words: string }> = {
-  newBattery: {
-    title: 'A new battery',
-    words:
-      'It holds no charge, or breaks down under load. Same size, same posts, no fewer cold-cranking amperes; the old one goes back to the dealer. Measure the charging voltage once it runs, or the new one dies like the old.',
-  },
-  cleanTerminals: {
-    title: 'Clean the terminals and the earth',
-    words: 'Negative off first, positive next; brush, tighten, positive back first. Then try again.',
-  },
-  newFuse: {
-    title: 'A new fuse of the same figure, once',
-    words: 'A second one that blows has a cause: a chafed wire, a stuck starter. Never a bigger one.',
-  },
-  safetySwitch: {
-    title: 'The switch that was moved',
-    words:
-      'Adjust it, or replace it. Never bridge it, not for a day: it is what stops the blades when somebody falls off.',
-  },
-  fuelOrSpark: {
-    title: 'Not the battery: fuel, air or spark',
-    words:
-      'Fuel in the tank, tap and cut-off open; fuel filter; air filter; then plugs, or pre-heating. What is left is for the technician.',
-  },
-  technician: {
-    title: 'Stop here: a technician',
-    words: 'What a crew can look at is good. Starter, solenoid and wiring need their tester.',
-  },
-};
 
 function keyIn<K extends string>(choices: Choices<K>, typed: string | null): K | undefined {
   return choices.find(([key]) => key === typed)?.[0];
@@ -85,14 +61,25 @@ function useAnswers(): SearchAnswers {
     load: volts('load'),
     celsius,
     terminals: keyIn(TERMINALS, params.get('terminals')),
+    tester: keyIn(TESTER, params.get('tester')),
     fuse: keyIn(FUSE, params.get('fuse')),
     switches: keyIn(SWITCHES, params.get('switches')),
   };
   return Object.fromEntries(Object.entries(answers).filter(([, answer]) => answer !== undefined));
 }
 
-function Pick({ name, label, choices }: { name: string; label: string; choices: Choices<string> }) {
-  const [value, choose] = useParam(name, '');
+function Pick({
+  name,
+  label,
+  choices,
+  usual = '',
+}: {
+  name: string;
+  label: string;
+  choices: Choices<string>;
+  usual?: string;
+}) {
+  const [value, choose] = useParam(name, usual);
   return (
     <RadioGroup value={value} onChange={(_event, key) => choose(key)} aria-label={label}>
       {choices.map(([key, words]) => (
@@ -110,23 +97,29 @@ function Volts({ name, label }: { name: string; label: string }) {
   );
 }
 
-function LoadTest({ celsius }: { celsius: number | undefined }) {
+function LoadTest({ celsius, turns, tester }: SearchAnswers) {
   const units = useUnits();
   const least =
     celsius === undefined
       ? ''
       : ` At ${shownTemperature(celsius, units)} it must stand at ${leastUnderLoad(celsius).toFixed(1)} V or more.`;
+  const byTester = `With a tester: half of its cold-cranking amperes for ${LOAD_SECONDS} s.`;
+  const byCranking = `Without: fuel shut off or the plug wires off and earthed, crank for ${LOAD_SECONDS} s at most.`;
+  const cranks = turns !== 'nothing';
   return (
     <>
-      <p>
-        With a tester: half of its cold-cranking amperes for {LOAD_SECONDS} s. Without: fuel shut off or the
-        plug wires off and earthed, crank for {LOAD_SECONDS} s at most. Read the voltage at the posts at the
-        end.{least}
-      </p>
-      <div className={styles.fields}>
-        <QuantityParam name="load" usual="" label="Under load, V" dimension="voltage" mayBeEmpty />
-        <TemperatureParam name="celsius" usual="" label="Battery" mayBeEmpty />
-      </div>
+      {cranks ? null : <Pick name="tester" label="Load tester" choices={TESTER} usual="atHand" />}
+      {cranks || tester !== 'none' ? (
+        <>
+          <p>
+            {byTester} {cranks ? byCranking : ''} Read the voltage at the posts at the end.{least}
+          </p>
+          <div className={styles.fields}>
+            <QuantityParam name="load" usual="" label="Under load, V" dimension="voltage" mayBeEmpty />
+            <TemperatureParam name="celsius" usual="" label="Battery" mayBeEmpty />
+          </div>
+        </>
+      ) : null}
     </>
   );
 }
@@ -153,7 +146,7 @@ const QUESTIONS: Record<SearchQuestion, { readonly title: string; show(answers: 
         </>
       ),
     },
-    load: { title: 'Load test', show: ({ celsius }) => <LoadTest celsius={celsius} /> },
+    load: { title: 'Load test', show: (answers) => <LoadTest {...answers} /> },
     terminals: {
       title: 'Terminals and earth: pull at them',
       show: () => <Pick name="terminals" label="Terminals and earth" choices={TERMINALS} />,
@@ -164,6 +157,15 @@ const QUESTIONS: Record<SearchQuestion, { readonly title: string; show(answers: 
       show: () => <Pick name="switches" label="Safety switches" choices={SWITCHES} />,
     },
   };
+
+/** What the address says of whom the search is about; the answers are gone. */
+function machineOnly(before: URLSearchParams): URLSearchParams {
+  const about = ['machine', 'defect'].flatMap((name) => {
+    const id = before.get(name);
+    return id === null ? [] : [[name, id]];
+  });
+  return new URLSearchParams(about);
+}
 
 /** Why a machine does not start, question by question, from the cheapest look to the dearest. */
 export function NoStartTool() {
@@ -186,13 +188,16 @@ export function NoStartTool() {
       <div role="status">
         {verdict ? (
           <div className={styles.verdict}>
-            <p className={styles.answer}>{VERDICTS[verdict].title}</p>
-            <p>{VERDICTS[verdict].words}</p>
+            <p className={styles.answer}>{VERDICT_WORDS[verdict].title}</p>
+            <p>{VERDICT_WORDS[verdict].words}</p>
+            <KeepSearch answers={answers} verdict={verdict} />
           </div>
         ) : null}
       </div>
       {asked.length > 1 ? (
-        <Button onClick={() => setParams({}, { replace: true })}>Begin again</Button>
+        <Button onClick={() => setParams((before) => machineOnly(before), { replace: true })}>
+          Begin again
+        </Button>
       ) : null}
     </>
   );

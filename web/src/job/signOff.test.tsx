@@ -124,6 +124,7 @@ describe('what became of it', () => {
           severity: 'watch',
           itemName: null,
           closedByJobId: null,
+          searches: [],
         },
       ],
     });

@@ -1,0 +1,74 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import type { DefectDto, ReportDefectDto, SearchDefectDto } from '@yugator/contracts';
+import { answersAsked } from '@yugator/core';
+import type { SearchAnswers, SearchVerdict } from '@yugator/core';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { sentenceOf } from '../api/problem.js';
+import { useWrite } from '../api/useWrite.js';
+import { VERDICT_WORDS } from '../defect/searchWords.js';
+import { fleetQueries } from '../machine/fleetQueries.js';
+import { Caution } from '../page/Caution.js';
+import { useNotice } from '../page/Notice.js';
+import { useIsOneOf } from '../session/useSession.js';
+
+interface Props {
+  readonly answers: SearchAnswers;
+  readonly verdict: SearchVerdict;
+}
+
+/** Keeps what a search found with the defect that it was opened from, else as a defect of its machine. */
+function Keep({ machineId, answers, verdict }: Props & { machineId: string }) {
+  const [params] = useSearchParams();
+  const { data: machine } = useQuery(fleetQueries.one(machineId));
+  const say = useNotice();
+  const navigate = useNavigate();
+  const defectId = params.get('defect');
+  const keep = useWrite<DefectDto[], ReportDefectDto | SearchDefectDto>(
+    (body) => ({
+      method: 'POST',
+      path: defectId === null ? `/machines/${machineId}/defects` : `/defects/${defectId}/searches`,
+      body,
+    }),
+    ['jobs', 'machines'],
+    () => {
+      say(`${machine?.tag ?? 'The machine'}: kept why it does not start.`);
+      void navigate(`/fleet/${machineId}`);
+    },
+  );
+  if (!machine) return null;
+  const found = answersAsked(answers);
+  const words = `Does not start: ${VERDICT_WORDS[verdict].title.toLowerCase()}`;
+  return (
+    <>
+      {keep.error ? <Caution title="Not kept">{<p>{sentenceOf(keep.error)}</p>}</Caution> : null}
+      <Button
+        variant="contained"
+        color="primary"
+        loading={keep.isPending}
+        onClick={() =>
+          keep.mutate(defectId === null ? { words, severity: 'soon', search: found } : { answers: found })
+        }
+      >
+        {defectId === null
+          ? `Report it as a defect of ${machine.tag}`
+          : `Keep it with the defect of ${machine.tag}`}
+      </Button>
+    </>
+  );
+}
+
+/** The way to keep what a search found, where it is known for which machine it was made. */
+export function KeepSearch(props: Props) {
+  const [params] = useSearchParams();
+  const mayReport = useIsOneOf('crewLead', 'mechanic', 'operator');
+  const machineId = params.get('machine');
+  if (!mayReport) return null;
+  return machineId === null ? (
+    <p className="soft">
+      To keep it with a machine, open the search from <Link to="/fleet">its page</Link>.
+    </p>
+  ) : (
+    <Keep machineId={machineId} {...props} />
+  );
+}
