@@ -49,6 +49,7 @@ export { otherItemOf, withOtherItem } from './schedule/triggers/everyNth.js';
 export * from './schedule/window.js';
 export * from './shelf/ledger.js';
 export * from './cost/jobCost.js';
+export * from './job/foundDefects.js';
 export * from './job/outcome.js';
 export * from './job/proposedDraw.js';
 export * from './units/quantity.js';

@@ -1,4 +1,4 @@
-import type { EvidenceDto, JobDto, MachineDetailDto, ProblemDto } from '@yugator/contracts';
+import type { DefectDto, EvidenceDto, JobDto, MachineDetailDto, ProblemDto } from '@yugator/contracts';
 import { emptySpecCard } from '@yugator/contracts';
 import { instant } from '@yugator/core';
 import { Session } from '../models/session.model.js';
@@ -91,6 +91,47 @@ describe('what checks found', () => {
     ]);
     await yard.ask('POST', `/api/records/${job.id}/void`, { body: { reason: 'Other machine' } });
     expect(await earlier()).toEqual([]);
+  });
+
+  it('that a fitting takes no grease is taken down as a defect, once, and taken back with its record', async () => {
+    const path = `/api/machines/${yard.crew.machine}`;
+    const grease = {
+      name: 'Axle: grease',
+      action: 'grease',
+      components: ['axles'],
+      minutes: 5,
+      renews: [],
+      reference: '',
+      note: '',
+      windowHours: null,
+      windowDays: null,
+      triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
+    };
+    await yard.ask('PUT', `${path}/items`, { body: { items: [grease], version: 1 } });
+    const fittings = [{ component: 'axles', name: 'Axle pivot', where: '', strokes: 3 }];
+    const { body: carded } = await yard.ask<MachineDetailDto>('PUT', `${path}/spec`, {
+      body: { spec: { ...emptySpecCard(), fittings }, version: 2 },
+    });
+    const pump = async () => {
+      const { body: job } = await open([carded.ownItems[0]?.id ?? '']);
+      const step = { isDone: true, isAcknowledged: true, found: { strokes: 0 }, version: 0 };
+      await yard.ask('PUT', `/api/jobs/${job.id}/steps/grease.fitting1`, { ...mechanic, body: step });
+      const { body: now } = await yard.ask<JobDto>('GET', `/api/jobs/${job.id}`);
+      expect((await signOff(now.items[0]?.outcome ? now : (await tick(now)).body)).status).toBe(201);
+      return job.id;
+    };
+    const defects = async () => (await yard.ask<DefectDto[]>('GET', `${path}/defects`)).body;
+    const first = await pump();
+    const blocked = {
+      words: 'Strokes at Axle pivot: it takes none',
+      severity: 'soon',
+      itemName: 'Axle: grease',
+    };
+    expect(await defects()).toMatchObject([blocked]);
+    await pump();
+    expect(await defects()).toHaveLength(1);
+    await yard.ask('POST', `/api/records/${first}/void`, { body: { reason: 'Other machine' } });
+    expect(await defects()).toEqual([]);
   });
 
   it('good four times in a row proposes half as long again; accepted it departs from the book with its reason', async () => {

@@ -8,7 +8,7 @@ import type {
   Role,
   SignOffDto,
 } from '@yugator/contracts';
-import { civilDate, instantOnDay, settledOutcome } from '@yugator/core';
+import { civilDate, defectsFound, instantOnDay, settledOutcome } from '@yugator/core';
 import type { CivilDate, MeterName } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { AuditTrail } from '../audit/auditTrail.js';
@@ -34,6 +34,8 @@ import { keepFindings } from './findings.js';
 import { JobSheets } from './jobSheets.js';
 import { checkLeftOut, keepLeftOut } from './leaveOut.js';
 import { setUpOf } from './setUpOf.js';
+
+type Findings = Awaited<ReturnType<typeof keepFindings>>;
 
 /** Who does jobs, and so may stand in a record as having done one. */
 const DOES_JOBS: readonly Role[] = ['crewLead', 'mechanic'];
@@ -185,9 +187,9 @@ export class Jobs {
         '',
       );
       await this.shelf.draw(fields.draws, id, caller);
-      await this.writeFindings(job, fields, caller);
       const items = await JobItem.findAll({ where: { jobId: id } });
-      await keepFindings(id, await this.sheets.setUp(job.machineId, items, siteNow));
+      const findings = await keepFindings(id, await this.sheets.setUp(job.machineId, items, siteNow));
+      await this.writeFindings(job, fields, findings, caller);
       await keepLeftOut(id, scheduled, { on: doneOn, life });
       await job.update({
         state: 'signedOff',
@@ -252,24 +254,22 @@ export class Jobs {
   }
 
   /** What a job found and mended, and the oil that it drained, inside the running unit of work. */
-  private async writeFindings(job: Job, fields: SignOffDto, caller: Person): Promise<void> {
+  private async writeFindings(
+    job: Job,
+    fields: SignOffDto,
+    findings: Findings,
+    caller: Person,
+  ): Promise<void> {
     await this.defects.close(fields.mendedDefectIds ?? [], job.machineId, job.id);
-    const found = await JobItem.findAll({ where: { jobId: job.id, outcome: 'defect' }, include: [Item] });
-    for (const { itemId, item, note, severity } of found) {
-      const { machineId } = job;
+    const inJob = { machineId: job.machineId, foundInJobId: job.id, foundOn: fields.doneOn };
+    const said = await JobItem.findAll({ where: { jobId: job.id, outcome: 'defect' }, include: [Item] });
+    for (const { itemId, item, note, severity } of said) {
       const words = note || (item?.name ?? '');
-      await this.defects.add(
-        {
-          machineId,
-          itemId,
-          foundInJobId: job.id,
-          foundOn: fields.doneOn,
-          words,
-          severity: severity ?? 'soon',
-        },
-        caller,
-      );
+      await this.defects.add({ ...inJob, itemId, words, severity: severity ?? 'soon' }, caller);
     }
+    const open = (await this.defects.open(job.machineId)).map(({ words }) => words);
+    for (const found of defectsFound(findings, open))
+      await this.defects.add({ ...inJob, ...found, severity: 'soon' }, caller);
     const litres = fields.usedOilLitres ?? 0;
     if (litres > 0) {
       const note = `Drained from ${(await Machine.findByPk(job.machineId))?.tag ?? 'a machine'}`;

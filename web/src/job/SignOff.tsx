@@ -19,6 +19,7 @@ import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
 import { handsOnMinutes, usedOilLitres } from '@yugator/core';
+import { FoundDefects } from './FoundDefects.js';
 import { MendedDefects } from './MendedDefects.js';
 import { peopleQueries } from '../people/peopleQueries.js';
 import { countWords, hoursWords } from '../words/figures.js';
@@ -153,6 +154,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
         />
       ) : null}
       <MendedDefects form={form} job={job} />
+      <FoundDefects job={job} />
       <CostLine form={form} job={job} />
       <Field form={form} name="note" label="Note" multiline minRows={2} />
       <div className={form_.acts}>

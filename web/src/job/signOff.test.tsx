@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { SignOffDto } from '@yugator/contracts';
-import { handsOnMinutes } from '@yugator/core';
+import { handsOnMinutes, sheetSteps } from '@yugator/core';
 import { dueLine, hoursLimit } from '../testing/fixtures.js';
 import { ANSEL, JobShop, PATIENCE_MS, press } from '../testing/jobShop.js';
 import { item, ITEMS, job, KIT } from '../testing/jobs.js';
@@ -110,6 +110,27 @@ describe('what became of it', () => {
     await press('Done: Air filter: look at');
     await press('Done: Engine oil and filter');
     await waitFor(() => expect(oil().value).toBe('2'));
+  });
+
+  it('tells of a fitting that took no grease: it is taken down as a defect', async () => {
+    const whole = job();
+    const grease = { id: 'g', name: 'Grease', action: 'grease', components: ['axles'] } as const;
+    const fittings = [{ component: 'axles', name: 'Axle pivot', where: '', strokes: 3 } as const];
+    const setUp = { ...whole.setUp, spec: { ...whole.setUp.spec, fittings }, items: [grease] };
+    const key = sheetSteps(setUp).find(({ measurement }) => measurement?.kind === 'grease')?.key ?? '';
+    const step = {
+      key,
+      isDone: true,
+      isAcknowledged: true,
+      startedAt: null,
+      found: { strokes: 0 },
+      by: 'A',
+      version: 1,
+    };
+    shop.now = { ...whole, setUp, steps: [step] };
+    await shop.show();
+    expect(screen.getByText('Taken down as a defect, to be mended soon')).toBeVisible();
+    expect(screen.getByText('Strokes at Axle pivot: it takes none')).toBeVisible();
   });
 
   it('is signed off with what stands in the form, and keeps it when the server refuses', async () => {
