@@ -138,6 +138,8 @@ export interface WorkItem {
   readonly action: Action;
   /** none while an older line waits for the crew lead to say so */
   readonly components: readonly Component[];
+  /** days after which it is done again while the machine is laid up; null or left out where its book names none */
+  readonly storageDays?: number | null;
 }
 
 /** The machine and the shop that a sheet is for. */

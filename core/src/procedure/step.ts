@@ -55,6 +55,8 @@ export interface Step {
   readonly tools: readonly string[];
   readonly figures: readonly Figure[];
   readonly measurement: Measurement | null;
+  /** days after which it is looked at again, whatever the visit was for; null where nothing waits */
+  readonly againInDays: number | null;
   /** how what is measured is set where it is out, to be measured again; null where nothing can be set */
   readonly setBy: string | null;
   readonly look: LookKey | null;
@@ -87,6 +89,7 @@ const NOTHING: Optional = {
   figures: [],
   measurement: null,
   setBy: null,
+  againInDays: null,
   look: null,
   rule: null,
   drains: null,

@@ -26,6 +26,9 @@ export function setUpOf(
     ways,
     items: facts.items
       .filter(({ id }) => itemIds === null || itemIds.has(id))
-      .map(({ id, name, action, components }) => ({ id, name, action, components })),
+      .map(({ id, name, action, components, triggers }) => {
+        const storage = triggers.find((trigger) => trigger.kind === 'storage');
+        return { id, name, action, components, storageDays: storage?.days ?? null };
+      }),
   };
 }

@@ -90,6 +90,9 @@ export function stepLines(step: SheetStep, setUp: MachineSetUp, units: UnitSyste
         ]
       : []),
     ...(step.rule ? [`House rule: ${ruleWords(step.rule, setUp)}.`] : []),
+    ...(step.againInDays === null
+      ? []
+      : [`To be looked at again ${step.againInDays} days later, on ${BLANK}`]),
     ...(step.handsOff ? [`Then ${step.handsOff} min by itself. Begun at ${BLANK}`] : []),
   ];
 }

@@ -1,8 +1,10 @@
 import type { Found, JobDto } from '@yugator/contracts';
 import {
+  addDays,
   approvedGrades,
   approvedWords,
   betweenMarksOf,
+  civilDate,
   dipstickTarget,
   fillNeedOf,
   gradeWords,
@@ -21,6 +23,8 @@ import { WhatGoesIn } from '../fluid/WhatGoesIn.js';
 import { jugOf } from '../fluid/jugSizes.js';
 import type { JugSize } from '../fluid/jugSizes.js';
 import { useSession } from '../session/useSession.js';
+import { dayWords } from '../words/dates.js';
+import { countWords } from '../words/figures.js';
 import { MeasurePart } from './MeasurePart.js';
 import styles from './sheet.module.css';
 
@@ -162,6 +166,17 @@ interface Props {
   readonly disabled?: boolean;
 }
 
+/** When it is looked at again, whatever the visit was for. */
+function AgainPart({ days }: { days: number }) {
+  const { today } = useSession();
+  return (
+    <p>
+      To be looked at again on <b>{dayWords(addDays(civilDate(today), days), today)}</b>, in{' '}
+      {countWords(days, 'day')}: write the day on it.
+    </p>
+  );
+}
+
 /** What a step works to and asks for: figures, the rule it follows, fill and drain plans, measurements and looks. */
 export function StepBody({ job, step, found, onFound, disabled = false }: Props) {
   const { site } = useSession();
@@ -187,6 +202,7 @@ export function StepBody({ job, step, found, onFound, disabled = false }: Props)
       <FillPart job={job} step={step} found={found} onFound={onFound} />
       <LevelPart job={job} step={step} found={found} onFound={onFound} />
       <MeasurePart job={job} step={step} found={found} onFound={onFound} disabled={disabled} />
+      {step.againInDays === null ? null : <AgainPart days={step.againInDays} />}
       {step.look ? <LookPick look={step.look} found={found} onChange={onFound} disabled={disabled} /> : null}
       {rule && step.rule ? (
         <p className={styles.rule}>

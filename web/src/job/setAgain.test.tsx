@@ -41,6 +41,25 @@ function Tyres({ keep }: { readonly keep: (found: Found) => void }) {
 
 const group = (name: RegExp) => within(screen.getByRole('group', { name }));
 
+describe('a battery that is charged for the winter', () => {
+  it.each([
+    [undefined, '12 Jun'],
+    [45, '27 Jun'],
+  ])('in storage every %s days is looked at again on %s', (storageDays, words) => {
+    const whole = job();
+    const charge = { id: 'c', name: 'Battery: charge', action: 'charge', components: ['battery'] } as const;
+    const setUp = { ...whole.setUp, items: [{ ...charge, storageDays: storageDays ?? null }] };
+    const step = sheetSteps(setUp).find(({ againInDays }) => againInDays !== null);
+    if (!step) throw new Error('The sheet charges no battery.');
+    render(
+      <SessionContext.Provider value={{ person: ANSEL, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+        <StepBody job={{ ...whole, setUp }} step={step} found={{}} onFound={() => undefined} />
+      </SessionContext.Provider>,
+    );
+    expect(screen.getByText(/To be looked at again on/)).toHaveTextContent(words);
+  });
+});
+
 describe('what is measured and can be set', () => {
   it('asks for nothing more where it was found right', async () => {
     render(<Tyres keep={() => undefined} />);

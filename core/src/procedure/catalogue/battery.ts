@@ -60,6 +60,16 @@ export const BATTERY: Procedure = {
   ],
 };
 
+/** A battery in storage is looked at every month (common practice), unless the book says otherwise. */
+const USUAL_STORAGE_DAYS = 30;
+
+function storageDays({ items }: MachineSetUp): number {
+  const charged = items.find(
+    ({ action, components }) => action === 'charge' && components.includes('battery'),
+  );
+  return charged?.storageDays ?? USUAL_STORAGE_DAYS;
+}
+
 export const BATTERY_CHARGE: Procedure = {
   key: 'batteryCharge',
   name: 'Battery: charge',
@@ -76,6 +86,7 @@ export const BATTERY_CHARGE: Procedure = {
         cautions: ['batteryOrder'],
         tools: ['charger, 2 A', '10 mm and 13 mm wrenches'],
         after: [],
+        againInDays: storageDays(setUp),
       },
     ),
   ],
