@@ -23,6 +23,7 @@ export * from './job/visit.dto.js';
 export * from './oil/usedOil.dto.js';
 export * from './site/workshop.dto.js';
 export * from './machine/machine.dto.js';
+export * from './machine/accessPhoto.dto.js';
 export * from './machine/machineParts.dto.js';
 export * from './machine/ownItem.dto.js';
 export * from './machine/fluidSpec.dto.js';

@@ -84,7 +84,7 @@ export * from './procedure/preview.js';
 export { LEVEL_READINGS, READ_AT } from './procedure/levelReading.js';
 export type { LevelReading, ReadAt } from './procedure/levelReading.js';
 export * from './procedure/machineSetUp.js';
-export { CARD_ACCESS } from './procedure/ownAccess.js';
+export { CARD_ACCESS, cardAccesses } from './procedure/ownAccess.js';
 export type { AccessName, CardAccess } from './procedure/ownAccess.js';
 export * from './procedure/phase.js';
 export * from './procedure/procedure.js';

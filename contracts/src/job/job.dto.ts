@@ -3,6 +3,7 @@ import { METERS, OUTCOMES } from '@yugator/core';
 import type { EarlierFinding, Finding, MachineSetUp, MeterName, Outcome } from '@yugator/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MachineRefDto, VoidedDto } from '../machine/machine.dto.js';
+import { AccessPhotoDto } from '../machine/accessPhoto.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 import { DefectDto, SEVERITIES } from '../defect/defect.dto.js';
 import type { Severity } from '../defect/defect.dto.js';
@@ -247,6 +248,8 @@ export class JobDto {
   /** open defects of the machine */
   defects!: DefectDto[];
   photos!: JobPhotoDto[];
+  /** of what has to be opened on the machine */
+  accessPhotos!: AccessPhotoDto[];
   /** what the last visits of the machine measured */
   earlier!: EarlierFinding[];
   /** what the meter showed last */

@@ -8,6 +8,7 @@ import type { Cooling, Fuel, MachineClass, MachineStatus } from './machineClass.
 import { OverrideDto, ShownAttachmentDto, StatusChangeDto } from './machineParts.dto.js';
 import { BookItemDto } from '../books/book.dto.js';
 import { SpecCardDto } from './specCard.dto.js';
+import { AccessPhotoDto } from './accessPhoto.dto.js';
 import { IsCivilDay, IsId, IsIds, IsMeterHours, IsText } from '../rules/index.js';
 
 /** What a machine is, besides its books. */
@@ -183,6 +184,8 @@ export class ItemRulesDto {
 export class MachineDetailDto extends MachineDto {
   /** path of its photo; null where there is none */
   photo!: string | null;
+  /** of what has to be opened on it */
+  accessPhotos!: AccessPhotoDto[];
   attachments!: ShownAttachmentDto[];
   overrides!: OverrideDto[];
   /** what only this machine has, besides its books */

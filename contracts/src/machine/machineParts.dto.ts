@@ -188,6 +188,12 @@ export class UpdatePhotoDto {
   jpeg!: string | null;
 }
 
+/** Keeps a photo of how something is opened, or takes it away. */
+export class UpdateAccessPhotoDto extends UpdatePhotoDto {
+  @IsText({ least: 1, most: 80, message: 'Name what is opened, as the card does.' })
+  access!: string;
+}
+
 /** Says that the meter was replaced, or began again from nought. */
 export class ChangeMeterDto {
   /** the engine's, where left out */

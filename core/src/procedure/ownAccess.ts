@@ -73,6 +73,14 @@ export function accessesOf({ access }: Card): ReadonlyMap<AccessName, AccessSpec
   return all;
 }
 
+/** What a card names to be opened, each once, with what it is called there. */
+export function cardAccesses({
+  access,
+}: Card): readonly { readonly name: AccessName; readonly words: string }[] {
+  const all = accessesOf({ access });
+  return [...new Set(access.map(nameOf))].map((name) => ({ name, words: all.get(name)?.words ?? name }));
+}
+
 /** What the card wants opened to reach some components. */
 export function wayTo({ access }: Card, components: readonly Component[]): readonly AccessName[] {
   return access.flatMap((line) =>

@@ -16,6 +16,7 @@ import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import type { SiteNow } from '../site/siteCalendar.js';
 import { Defects } from '../defect/defects.js';
+import { accessPhotosOf } from '../machine/accessPhotos.js';
 import { UsedOil } from '../oil/usedOil.js';
 import { earlierFindings } from './earlierFindings.js';
 import { toNeeds } from './itemNeeds.js';
@@ -115,7 +116,7 @@ export class JobSheets {
     const { site, today } = siteNow;
     const items = job.items ?? [];
     const chosen = new Set(items.map((item) => item.itemId));
-    const [scheduled, names, needed, stock, steps, defects, vessels, photos, earlier] = await Promise.all([
+    const [scheduled, names, needed, stock, steps, defects, vessels, photos, accessPhotos, earlier] = await Promise.all([
       this.schedule.readOne(job.machineId, siteNow),
       namesById(),
       ItemArticleRow.findAll({ where: { itemId: [...chosen] }, include: [Article] }),
@@ -128,6 +129,7 @@ export class JobSheets {
         attributes: ['id', 'caption', 'takenById'],
         order: ['takenAt', 'id'],
       }),
+      accessPhotosOf(job.machineId),
       // Only an open job shows its steps.
       job.state === 'open' ? earlierFindings(job.machineId) : [],
     ]);
@@ -145,6 +147,7 @@ export class JobSheets {
       vessels,
       pausedReason: job.pausedReason,
       earlier,
+      accessPhotos,
       defects,
       photos: photos.map((photo) => ({
         id: photo.id,

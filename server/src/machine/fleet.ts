@@ -25,6 +25,7 @@ import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { accessPhotosOf } from './accessPhotos.js';
 import { Machine, MachineBook, MachinePhoto, StatusChange } from '../models/machine.model.js';
 import { MachineParts } from './machineParts.js';
 import { toMachineDetail, toMachineDto } from './toMachineDto.js';
@@ -52,7 +53,7 @@ export class Fleet {
     const { today } = await this.calendar.read();
     const scheduled = await this.require(id);
     const itemIds = scheduled.overrides.map(({ itemId }) => itemId);
-    const [items, own, changes, people, photo, job] = await Promise.all([
+    const [items, own, changes, people, photo, accessPhotos, job] = await Promise.all([
       Item.findAll({ where: { id: itemIds }, attributes: ['id', 'name'] }),
       Item.findAll({ where: { machineId: id, dropped: false }, order: ['place'] }),
       StatusChange.findAll({
@@ -64,12 +65,13 @@ export class Fleet {
       }),
       namesById(),
       MachinePhoto.findByPk(id, { attributes: ['revision'] }),
+      accessPhotosOf(id),
       Job.findOne({ where: { machineId: id, state: 'open' }, attributes: ['id'] }),
     ]);
     return toMachineDetail(
       scheduled,
       today,
-      photo && `/api/machines/${id}/photo/${photo.revision}`,
+      { photo: photo && `/api/machines/${id}/photo/${photo.revision}`, accessPhotos },
       new Map(items.map((item) => [item.id, item.name])),
       toItemDtos(own),
       changes.map(({ status, since, reason, changedById }) => ({

@@ -69,7 +69,7 @@ function toOverrideDto(row: ItemOverrideRow, names: ReadonlyMap<string, string>)
 export function toMachineDetail(
   scheduled: ScheduledMachine,
   today: CivilDate,
-  photo: string | null,
+  photos: Pick<MachineDetailDto, 'photo' | 'accessPhotos'>,
   names: ReadonlyMap<string, string>,
   ownItems: BookItemDto[],
   statusChanges: StatusChangeDto[],
@@ -78,7 +78,7 @@ export function toMachineDetail(
   const { machine, attachments, overrides, schedule, facts } = scheduled;
   return {
     ...toMachineDto(scheduled),
-    photo,
+    ...photos,
     attachments: attachments.map(({ kind, name, share, hoursAtStart, engineAtStart }) => ({
       kind,
       name,

@@ -111,3 +111,13 @@ export class MachinePhoto extends Model<
   /** changes with the photo, so that a browser may keep it */
   @Ref declare revision: string;
 }
+
+/** What has to be opened on a machine, as somebody took it; by what the sheet calls it. */
+@Table({ tableName: 'access_photos' })
+export class AccessPhoto extends Model<InferAttributes<AccessPhoto>, InferCreationAttributes<AccessPhoto>> {
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
+  @Column({ type: DataType.STRING, primaryKey: true }) declare access: string;
+  @Column({ type: DataType.BLOB('medium'), allowNull: false }) declare bytes: Buffer;
+  /** changes with the photo, so that a browser may keep it */
+  @Ref declare revision: string;
+}

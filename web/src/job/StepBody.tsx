@@ -166,6 +166,14 @@ interface Props {
   readonly disabled?: boolean;
 }
 
+/** How it is opened on this machine, where somebody took a photo of it. */
+function AccessPicture({ job: { accessPhotos }, step: { access } }: Pick<Props, 'job' | 'step'>) {
+  const photo = accessPhotos.find((each) => each.access === access?.name);
+  return photo && access?.side === 'open' ? (
+    <img className={styles.picture} src={photo.path} alt="How it is opened on this machine" loading="lazy" />
+  ) : null;
+}
+
 /** When it is looked at again, whatever the visit was for. */
 function AgainPart({ days }: { days: number }) {
   const { today } = useSession();
@@ -199,6 +207,7 @@ export function StepBody({ job, step, found, onFound, disabled = false }: Props)
           vessel={step.vessel ?? 'pan'}
         />
       ) : null}
+      <AccessPicture job={job} step={step} />
       <FillPart job={job} step={step} found={found} onFound={onFound} />
       <LevelPart job={job} step={step} found={found} onFound={onFound} />
       <MeasurePart job={job} step={step} found={found} onFound={onFound} disabled={disabled} />

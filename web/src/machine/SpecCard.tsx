@@ -11,6 +11,7 @@ import { Empty } from '../page/Empty.js';
 import { useNotice } from '../page/Notice.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
+import { AccessPhotos } from './AccessPhotos.js';
 import { Attachments } from './Attachments.js';
 import { Photo } from './Photo.js';
 import { FittingsEdit, fittingsWords } from './Fittings.js';
@@ -123,6 +124,7 @@ export function SpecCard({ machine }: { machine: MachineDetailDto }) {
         ) : null}
         {isLead ? <ShareParts machine={machine} /> : null}
       </div>
+      <AccessPhotos machine={machine} mayChange={mayChange} />
       <Attachments machine={machine} mayChange={isLead} />
       <Photo machine={machine} mayChange={mayChange} />
       <p className="soft" style={{ marginTop: 16 }}>

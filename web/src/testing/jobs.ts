@@ -55,6 +55,7 @@ export const job = (over: Partial<JobDto> = {}): JobDto => ({
   steps: [],
   defects: [],
   photos: [],
+  accessPhotos: [],
   earlier: [],
   items: ITEMS.map(({ id }) => item(id)),
   setUp: {

@@ -36,6 +36,7 @@ export function machineDetail(over: Partial<MachineDetailDto> = {}): MachineDeta
     hoursPerWeek: 9,
     plannedPerWeek: null,
     photo: null,
+    accessPhotos: [],
     attachments: [],
     overrides: [],
     ownItems: [],

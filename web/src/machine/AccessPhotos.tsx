@@ -1,0 +1,70 @@
+import Button from '@mui/material/Button';
+import type { MachineDetailDto, UpdateAccessPhotoDto } from '@yugator/contracts';
+import { cardAccesses } from '@yugator/core';
+import { useState } from 'react';
+import { sentenceOf } from '../api/problem.js';
+import { useWrite } from '../api/useWrite.js';
+import { Caution } from '../page/Caution.js';
+import { useNotice } from '../page/Notice.js';
+import { PhotoButton } from '../photo/PhotoButton.js';
+import { capital } from '../words/capital.js';
+import styles from './specCard.module.css';
+
+interface Props {
+  readonly machine: MachineDetailDto;
+  readonly mayChange: boolean;
+}
+
+function AccessPhoto({ machine, mayChange, access, words }: Props & { access: string; words: string }) {
+  const say = useNotice();
+  const [problem, setProblem] = useState<string | null>(null);
+  const write = useWrite<MachineDetailDto, UpdateAccessPhotoDto>(
+    (body) => ({ method: 'PUT', path: `/machines/${machine.id}/access-photos`, body }),
+    ['machines', 'jobs'],
+    () => say(`${machine.tag}: photos of "${words}" are as you left them.`),
+  );
+  const fault = problem ?? (write.error ? sentenceOf(write.error) : null);
+  const path = machine.accessPhotos.find((photo) => photo.access === access)?.path;
+  return (
+    <figure className={styles.accessPhoto}>
+      <figcaption>{capital(words)}</figcaption>
+      {path ? <img src={path} alt={`How it is opened: ${words}`} /> : null}
+      {fault ? <Caution title="Not kept">{<p>{fault}</p>}</Caution> : null}
+      {mayChange ? (
+        <div className={styles.acts}>
+          <PhotoButton
+            word={path ? 'Another photo' : 'Add a photo'}
+            label={`Photo of ${words}`}
+            loading={write.isPending}
+            onJpeg={(jpeg) => write.mutate({ access, jpeg })}
+            onFault={setProblem}
+          />
+          {path ? (
+            <Button size="small" onClick={() => write.mutate({ access, jpeg: null })}>
+              Take it away
+            </Button>
+          ) : null}
+        </div>
+      ) : null}
+    </figure>
+  );
+}
+
+/** What has to be opened on the machine, as somebody took it: the sheet shows it at the step. */
+export function AccessPhotos({ machine, mayChange }: Props) {
+  const all = cardAccesses(machine.spec);
+  const shown = mayChange
+    ? all
+    : all.filter(({ name }) => machine.accessPhotos.some(({ access }) => access === name));
+  if (shown.length === 0) return null;
+  return (
+    <section aria-label="Photos of what is opened">
+      <h2>What is opened, in photos</h2>
+      <div className={styles.accessPhotos}>
+        {shown.map(({ name, words }) => (
+          <AccessPhoto key={name} machine={machine} mayChange={mayChange} access={name} words={words} />
+        ))}
+      </div>
+    </section>
+  );
+}
