@@ -29,12 +29,9 @@ export class AttachmentDto {
 
   /** null where it has a meter of its own */
   @ValidateIf((attachment: AttachmentDto) => attachment.share !== null)
-  @Max(1, { message: 'An attachment runs at most as long as the engine: give a share up to 1.' })
-  @Min(0.01, { message: 'Give the share of the engine hours from 0.01, such as 0.2.' })
-  @IsNumber(
-    { maxDecimalPlaces: 3 },
-    { message: 'Give the share of the engine hours as a number, such as 0.2.' },
-  )
+  @Max(1, { message: 'An attachment runs at most as long as the engine: give a share up to 100 %.' })
+  @Min(0.01, { message: 'Give the share of the engine hours from 1 %, such as 20 %.' })
+  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Give the share of the engine hours, such as 20 %.' })
   share!: number | null;
 
   /** its own hours when the share began to count, or when its own meter was first read */
@@ -98,9 +95,9 @@ export class OverrideFieldsDto {
   triggers!: Trigger[] | null;
 
   @IsOptional()
-  @Max(1, { message: 'A duty factor shortens: give at most 1.' })
-  @Min(0.1, { message: 'Give a duty factor from 0.1, such as 0.5 for dust.' })
-  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the duty factor as a number, such as 0.5.' })
+  @Max(1, { message: 'A duty factor shortens: give at most 100 %.' })
+  @Min(0.1, { message: 'Give a duty factor from 10 %, such as 50 % for dust.' })
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the duty factor, such as 50 %.' })
   dutyFactor!: number | null;
 
   @IsWindowHours()
@@ -143,9 +140,9 @@ export class DepartureFieldsDto extends IntervalFieldsDto {
   isOmitted!: boolean;
 
   @IsOptional()
-  @Max(1, { message: 'A duty factor shortens: give at most 1.' })
-  @Min(0.1, { message: 'Give a duty factor from 0.1, such as 0.5 for dust.' })
-  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the duty factor as a number, such as 0.5.' })
+  @Max(1, { message: 'A duty factor shortens: give at most 100 %.' })
+  @Min(0.1, { message: 'Give a duty factor from 10 %, such as 50 % for dust.' })
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the duty factor, such as 50 %.' })
   dutyFactor!: number | null;
 
   @IsIn(METERS, { message: 'Choose the meter that the hours count on.' })

@@ -1,4 +1,4 @@
-import { HOUSE_FIGURES, isHouseRules } from '@yugator/core';
+import { HOUSE_FIGURES, isHouseRules, shownRange } from '@yugator/core';
 import type { HouseFigure, HouseFigureKey, HouseFigures, HouseRules } from '@yugator/core';
 import { IsInt, IsNumber, Max, Min, registerDecorator } from 'class-validator';
 import { applyDecorators, Part } from '../rules/index.js';
@@ -15,8 +15,8 @@ function IsHouseRules(): PropertyDecorator {
   };
 }
 
-function figureFault({ label, least, most, unit }: HouseFigure): string {
-  return `${label}: give a figure from ${least} to ${most} ${unit}.`;
+function figureFault({ label, dimension, least, most }: HouseFigure): string {
+  return `${label}: give a figure within ${shownRange({ low: least, high: most }, dimension, 'metric')}.`;
 }
 
 /** A figure of the crew within what is allowed. */
@@ -36,9 +36,9 @@ export class HouseFiguresDto implements HouseFigures {
   @Figure('snugDegrees')
   snugDegrees!: number;
 
-  /** % of the way from the low to the full mark that stay free */
-  @Figure('shadePercent')
-  shadePercent!: number;
+  /** part of the way from the low to the full mark that stays free */
+  @Figure('shadeShare')
+  shadeShare!: number;
 
   /** V from which a battery at rest is good */
   @Figure('restGoodVolts')

@@ -14,7 +14,7 @@ export function dipstickTarget(
   need: Pick<FluidNeed, 'betweenMarks'>,
   said: number | null,
 ): DipstickTarget {
-  const shade = (figures.shadePercent / 100) * betweenMarksOf(said, need).litres;
+  const shade = figures.shadeShare * betweenMarksOf(said, need).litres;
   return { target: rules.fillTarget, shade };
 }
 

@@ -20,7 +20,7 @@ describe("the crew's own figures on a sheet", () => {
   });
 
   it('leave free so much of the way between the marks', () => {
-    const figures = { ...DEFAULT_FIGURES, shadePercent: 20 };
+    const figures = { ...DEFAULT_FIGURES, shadeShare: 0.2 };
     const own = setUp([OIL], { rules: withDefaults({ fillTarget: 'shadeUnder' }), figures });
     const targets = sheetSteps(own).flatMap((step) => {
       const need = fillNeedOf(step, own);

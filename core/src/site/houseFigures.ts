@@ -1,13 +1,17 @@
 import { isRecord } from '../names/record.js';
+import { inUnit } from '../units/quantity.js';
+import { shownUnit } from '../units/units.js';
+import type { Dimension } from '../units/units.js';
 
 /** A figure that a crew may hold otherwise than others do. */
 export interface HouseFigure {
   readonly key: string;
   readonly label: string;
-  readonly unit: '°' | '%' | 'V';
+  readonly dimension: Dimension;
   /** what is allowed, both ends included */
   readonly least: number;
   readonly most: number;
+  /** decimals in SI that are kept */
   readonly decimals: number;
   /** as shipped */
   readonly standard: number;
@@ -18,7 +22,7 @@ export const HOUSE_FIGURES = [
   {
     key: 'snugDegrees',
     label: 'Snugged with the wrench, by',
-    unit: '°',
+    dimension: 'angle',
     least: 30,
     most: 180,
     decimals: 0,
@@ -26,19 +30,19 @@ export const HOUSE_FIGURES = [
     why: 'Where a spin-on filter is snugged after it touches: a quarter turn is 90°.',
   },
   {
-    key: 'shadePercent',
+    key: 'shadeShare',
     label: 'A shade under full',
-    unit: '%',
-    least: 2,
-    most: 50,
-    decimals: 0,
-    standard: 10,
+    dimension: 'share',
+    least: 0.02,
+    most: 0.5,
+    decimals: 3,
+    standard: 0.1,
     why: 'Of the way from the low to the full mark, where the fill ends a shade under.',
   },
   {
     key: 'restGoodVolts',
     label: 'A battery at rest is good from',
-    unit: 'V',
+    dimension: 'voltage',
     // At 12.2 V it is half charged: below that it freezes, and it ages while it stands.
     least: 12.2,
     most: 12.7,
@@ -50,7 +54,7 @@ export const HOUSE_FIGURES = [
 
 export type HouseFigureKey = (typeof HOUSE_FIGURES)[number]['key'];
 
-/** The crew's own figures, each in the unit of its line above. */
+/** The crew's own figures, in the SI unit of their dimension. */
 export type HouseFigures = { readonly [K in HouseFigureKey]: number };
 
 /** Whether a figure may be chosen. */
@@ -83,5 +87,9 @@ export const DEFAULT_FIGURES = figuresWithDefaults(null);
 
 /** Words with each `{key}` in its figure. */
 export function figureWords(words: string, figures: HouseFigures): string {
-  return HOUSE_FIGURES.reduce((said, { key }) => said.replaceAll(`{${key}}`, String(figures[key])), words);
+  return HOUSE_FIGURES.reduce((said, { key, dimension }) => {
+    // Volts, parts and degrees are said alike everywhere.
+    const { unit, decimals } = shownUnit(dimension, 'metric');
+    return said.replaceAll(`{${key}}`, inUnit(figures[key], dimension, unit, decimals));
+  }, words);
 }

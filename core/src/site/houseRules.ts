@@ -86,7 +86,7 @@ export const HOUSE_RULES = [
       option('fullMark', 'To the full mark, in two stages', 'The filter swallows oil after the first run.'),
       option(
         'shadeUnder',
-        'A shade under the full mark: {shadePercent} % of the way from low to full',
+        'A shade under the full mark: {shadeShare} % of the way from low to full',
         'Oil expands, and too much does more harm.',
       ),
       option(

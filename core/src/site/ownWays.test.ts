@@ -12,8 +12,8 @@ import type { OwnWay } from './ownWays.js';
 
 describe("the crew's own figures", () => {
   it('are as shipped until others are chosen, and never beyond what is allowed', () => {
-    expect(DEFAULT_FIGURES).toEqual({ snugDegrees: 90, shadePercent: 10, restGoodVolts: 12.4 });
-    expect(figuresWithDefaults({ snugDegrees: 60, shadePercent: 'much', restGoodVolts: 12.1 })).toEqual({
+    expect(DEFAULT_FIGURES).toEqual({ snugDegrees: 90, shadeShare: 0.1, restGoodVolts: 12.4 });
+    expect(figuresWithDefaults({ snugDegrees: 60, shadeShare: 'much', restGoodVolts: 12.1 })).toEqual({
       ...DEFAULT_FIGURES,
       snugDegrees: 60,
     });

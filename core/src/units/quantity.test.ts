@@ -26,6 +26,10 @@ describe('quantities typed in units of the trade', () => {
     // 1 hp = 745.6999 W.
     ['25 hp', 'power', 18.64249678955],
     ['25', 'power', 25],
+    ['20 %', 'share', 0.2],
+    ['33.5 percent', 'share', 0.335],
+    ['75°', 'angle', 75],
+    ['90 deg', 'angle', 90],
   ] as [string, Dimension, number][])('%s of %s', (text, dimension, si) => {
     const fallback = Object.keys(UNITS[dimension])[0] as Unit;
     expect(parseQuantity(text, dimension, fallback)).toBeCloseTo(si, 9);

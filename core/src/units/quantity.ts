@@ -63,6 +63,11 @@ const SPELLINGS: Readonly<Record<string, Unit>> = {
   v: 'V',
   volt: 'V',
   volts: 'V',
+  '%': '%',
+  percent: '%',
+  '°': '°',
+  deg: '°',
+  degrees: '°',
 };
 
 const FIGURE = /^(\d+(?:[.,]\d+)?|[.,]\d+)(?:[ -](\d+)\/(\d+))?$|^(\d+)\/(\d+)$/;
@@ -80,7 +85,7 @@ function figure(text: string): number | null {
 
 /** What is spelled after the figures of `text`, as the table above has it; empty where nothing is. */
 function spelling(text: string): { written: string; key: string } {
-  const written = /(?:[a-z"·.\s-]|\*)+$/i.exec(text)?.[0] ?? '';
+  const written = /(?:[a-z"%°·.\s-]|\*)+$/i.exec(text)?.[0] ?? '';
   return { written, key: written.toLowerCase().replace(/[\s.·*-]/g, '') };
 }
 

@@ -20,8 +20,13 @@ export function parseTemperature(text: string, fallback: 'C' | 'F'): number | nu
   return (unit?.toUpperCase() ?? fallback) === 'F' ? celsiusOf(degrees) : degrees;
 }
 
+/** A temperature in °C as a bare figure of other degrees, with at most `decimals`. */
+export function inDegrees(celsius: number, unit: 'C' | 'F', decimals: number): string {
+  return String(Number((unit === 'F' ? celsius * 1.8 + 32 : celsius).toFixed(decimals)));
+}
+
 /** A temperature in °C as a system reads it: "21 °C", "70 °F". */
 export function shownTemperature(celsius: number, system: UnitSystem): string {
   const unit = degreesOf(system);
-  return `${Math.round(unit === 'F' ? celsius * 1.8 + 32 : celsius)}\u00a0°${unit}`;
+  return `${inDegrees(celsius, unit, 0)}\u00a0°${unit}`;
 }

@@ -29,6 +29,10 @@ export const UNITS = {
   power: { kW: 1, hp: 0.745699871582 },
   /** volts */
   voltage: { V: 1 },
+  /** parts of one */
+  share: { '%': 0.01 },
+  /** degrees */
+  angle: { '°': 1 },
 } as const;
 
 export type Dimension = keyof typeof UNITS;
@@ -50,6 +54,12 @@ interface Shown {
   readonly decimals: number;
 }
 
+const OF_BOTH = {
+  voltage: { unit: 'V', decimals: 2 },
+  share: { unit: '%', decimals: 1 },
+  angle: { unit: '°', decimals: 0 },
+} as const;
+
 const SHOWN: Record<UnitSystem, Record<Dimension, Shown>> = {
   metric: {
     volume: { unit: 'L', decimals: 2 },
@@ -57,7 +67,7 @@ const SHOWN: Record<UnitSystem, Record<Dimension, Shown>> = {
     pressure: { unit: 'kPa', decimals: 0 },
     length: { unit: 'mm', decimals: 2 },
     power: { unit: 'kW', decimals: 1 },
-    voltage: { unit: 'V', decimals: 2 },
+    ...OF_BOTH,
   },
   us: {
     volume: { unit: 'qt', decimals: 2 },
@@ -65,7 +75,7 @@ const SHOWN: Record<UnitSystem, Record<Dimension, Shown>> = {
     pressure: { unit: 'psi', decimals: 1 },
     length: { unit: 'in', decimals: 3 },
     power: { unit: 'hp', decimals: 1 },
-    voltage: { unit: 'V', decimals: 2 },
+    ...OF_BOTH,
   },
 };
 

@@ -199,7 +199,7 @@ export function DeckTool() {
 
 /** Hours of an attachment by its share of the engine's. */
 export function LoaderTool() {
-  const share = useQuantity('share', '0.2', null);
+  const share = useQuantity('share', '20 %', 'share');
   const engine = useQuantity('engine', '1361.2', null);
   const from = useQuantity('from', '310', null);
   return (
@@ -207,7 +207,7 @@ export function LoaderTool() {
       <div className={styles.fields}>
         <QuantityParam name="engine" usual="1361.2" label="Engine hours" dimension={null} />
         <QuantityParam name="from" usual="310" label="Fitted at" dimension={null} />
-        <QuantityParam name="share" usual="0.2" label="Share of the time" dimension={null} />
+        <QuantityParam name="share" usual="20 %" label="Share of the time" dimension="share" />
       </div>
       {share !== null && engine !== null && from !== null ? (
         <p className={styles.answer}>

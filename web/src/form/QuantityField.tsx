@@ -15,10 +15,12 @@ interface Props<T extends FieldValues> {
   readonly disabled?: boolean | undefined;
   readonly autoFocus?: boolean | undefined;
   readonly ariaLabel?: string | undefined;
+  /** an empty field is none, and no fault */
+  readonly mayBeEmpty?: boolean;
 }
 
 /** A quantity of a form, typed in any unit and sent in SI. What is empty or cannot be read is no number, and refused as such. */
-export function QuantityField<T extends FieldValues>({ form, name, ...rest }: Props<T>) {
+export function QuantityField<T extends FieldValues>({ form, name, mayBeEmpty = false, ...rest }: Props<T>) {
   return (
     <Controller
       control={form.control}
@@ -27,7 +29,7 @@ export function QuantityField<T extends FieldValues>({ form, name, ...rest }: Pr
         <QuantityInput
           {...rest}
           value={field.value ?? null}
-          onChange={(value) => field.onChange(value ?? NaN)}
+          onChange={(value) => field.onChange(value ?? (mayBeEmpty ? null : NaN))}
           onBlur={field.onBlur}
           inputRef={field.ref}
           fault={fieldState.error?.message}

@@ -12,6 +12,8 @@ const EXAMPLES: Record<Dimension, string> = {
   length: 'a length, such as 0.76 mm or 30 mil',
   power: 'a power, such as 18 kW or 24 hp',
   voltage: 'a voltage, such as 12.6 V',
+  share: 'a share, such as 20 %',
+  angle: 'degrees, such as 90°',
 };
 
 interface Props {

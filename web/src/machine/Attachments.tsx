@@ -7,6 +7,7 @@ import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { ChoiceField } from '../form/ChoiceField.js';
 import { Choose, choicesOf } from '../form/Choose.js';
+import { QuantityField } from '../form/QuantityField.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -63,12 +64,13 @@ function AttachmentForm({ machine, onDone }: { machine: MachineDetailDto; onDone
       <Choose label="How its hours are known" value={way} choices={choicesOf(WAYS)} onChange={choose} />
       {way === 'share' ? (
         <>
-          <Field
+          <QuantityField
             form={form}
             name="share"
             label="Share of the engine hours"
-            figure
-            hint="0.2: it works a fifth of the time"
+            dimension="share"
+            keptDecimals={3}
+            hint="20 %: it works a fifth of the time"
           />
           <Field form={form} name="hoursAtStart" label="Its own hours when that began" figure />
           <Field form={form} name="engineAtStart" label="Engine hours when that began" figure />

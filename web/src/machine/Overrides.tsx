@@ -4,7 +4,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import { DepartureFieldsDto } from '@yugator/contracts';
 import type { MachineDetailDto, OverrideDto, OverrideFieldsDto } from '@yugator/contracts';
-import { withIntervals } from '@yugator/core';
+import { shownValue, withIntervals } from '@yugator/core';
 import type { MeterName } from '@yugator/core';
 import type { UseFormReturn } from 'react-hook-form';
 import { sentenceOf } from '../api/problem.js';
@@ -12,12 +12,12 @@ import { useWrite } from '../api/useWrite.js';
 import { METER_WORDS } from '../books/bookWords.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { Field } from '../form/Field.js';
+import { QuantityField } from '../form/QuantityField.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { ruleWords } from '../schedule/triggerWords.js';
-import { intervalWords } from '../words/figures.js';
 
 /** The triggers as they stand, in words beside the fields: "every 50 h or every year". */
 function standingWords(machine: MachineDetailDto, itemId: string): string {
@@ -57,13 +57,21 @@ function Intervals({
   machine: MachineDetailDto;
 }) {
   const meters: readonly MeterName[] = ['engine', ...machine.attachments.map(({ kind }) => kind)];
-  const interval = (name: 'hours' | 'days' | 'months' | 'dutyFactor', label: string) => (
+  const interval = (name: 'hours' | 'days' | 'months', label: string) => (
     <Field form={form} name={name} label={label} figure="optional" />
   );
   return (
     <>
       <p className="soft">What stays empty is as it was.</p>
-      {interval('dutyFactor', 'Duty factor: 0.5 in dust halves its hours')}
+      <QuantityField
+        form={form}
+        name="dutyFactor"
+        label="Duty factor"
+        dimension="share"
+        keptDecimals={2}
+        mayBeEmpty
+        hint="50 % in dust halves its hours"
+      />
       {interval('hours', 'Every so many hours')}
       {meters.length > 1 ? (
         <Field form={form} name="meter" label="Hours of the" select defaultValue="engine">
@@ -151,7 +159,7 @@ function overrideWords({ isOmitted, triggers, dutyFactor }: OverrideDto): string
   if (isOmitted) return 'not on this machine';
   return [
     triggers ? ruleWords(triggers) : '',
-    dutyFactor === null ? '' : `its hours times ${intervalWords(dutyFactor)}`,
+    dutyFactor === null ? '' : `its hours at ${shownValue(dutyFactor, 'share', 'metric')}`,
   ]
     .filter(Boolean)
     .join(', ');

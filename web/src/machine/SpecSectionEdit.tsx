@@ -9,6 +9,8 @@ import { ChoiceField } from '../form/ChoiceField.js';
 import { Field } from '../form/Field.js';
 import styles from './specCard.module.css';
 import type { SpecForm } from './specForm.js';
+import { useSession } from '../session/useSession.js';
+import { columnHead } from './specSections.js';
 import type { SpecColumn, SpecSection } from './specSections.js';
 
 interface Props {
@@ -22,7 +24,10 @@ interface CellProps extends Pick<Props, 'form' | 'machineClass'> {
   readonly column: SpecColumn;
 }
 
-function Cell({ form, name, machineClass, column: { kind, label, example } }: CellProps) {
+function Cell({ form, name, machineClass, column }: CellProps) {
+  const { site } = useSession();
+  const { kind, example } = column;
+  const label = columnHead(column, site.unitSystem);
   if (kind.is === 'choice') {
     return (
       <ChoiceField

@@ -1,5 +1,7 @@
 import { cardName, isComponent } from '@yugator/core';
 import table from '../page/table.module.css';
+import { useSession } from '../session/useSession.js';
+import { columnHead } from './specSections.js';
 import type { SpecColumn, SpecSection } from './specSections.js';
 import type { TypedRow } from './typedCard.js';
 
@@ -17,6 +19,7 @@ function shownCell(row: TypedRow, { key, kind }: SpecColumn, { columns }: SpecSe
 
 /** One part of the spec card, to be read. */
 export function SpecSectionShow({ section, rows }: { section: SpecSection; rows: readonly TypedRow[] }) {
+  const { site } = useSession();
   const columns = section.columns.filter(({ kind }) => kind.is !== 'ownName');
   return (
     <section aria-label={section.title}>
@@ -24,8 +27,8 @@ export function SpecSectionShow({ section, rows }: { section: SpecSection; rows:
       <table className={table.table}>
         <thead>
           <tr>
-            {columns.map(({ key, label }) => (
-              <th key={key}>{label}</th>
+            {columns.map((column) => (
+              <th key={column.key}>{columnHead(column, site.unitSystem)}</th>
             ))}
           </tr>
         </thead>
@@ -36,7 +39,7 @@ export function SpecSectionShow({ section, rows }: { section: SpecSection; rows:
                 <td
                   key={column.key}
                   className={WORDY.includes(column.kind.is) ? '' : 'fig'}
-                  data-label={place ? `${column.label}:` : undefined}
+                  data-label={place ? `${columnHead(column, site.unitSystem)}:` : undefined}
                 >
                   {shownCell(row, column, section)}
                 </td>

@@ -89,7 +89,7 @@ describe('a departure from the book', () => {
     show(<Overrides machine={machine()} />);
     await press('Depart from a line');
     await screen.findByRole('dialog');
-    await type(/Duty factor/, '0,5');
+    await type(/Duty factor/, '50 %');
     await type('Every so many months', '6');
     await type('Why', 'Dust on the ball fields');
     await press('Keep');
@@ -149,7 +149,7 @@ describe('a departure from the book', () => {
     await type(/Duty factor/, 'a half');
     await type('Why', 'More dust');
     await press('Keep');
-    expect(await screen.findByText('Give the duty factor as a number, such as 0.5.')).toBeDefined();
+    expect(await screen.findByText('Type a share, such as 20 %.')).toBeDefined();
     expect(server.sent).toEqual([]);
     await type(/Duty factor/, '');
     await press('Keep');
@@ -169,7 +169,7 @@ describe('a departure from the book', () => {
       reason: 'Dust',
     };
     show(<Overrides machine={machineDetail({ overrides: [override] })} />);
-    expect(screen.getByText(/its hours times 0.5/)).toBeDefined();
+    expect(screen.getByText(/its hours at 50 %/)).toBeDefined();
     await press('Follow the book again: Engine oil');
     await waitFor(() =>
       expect(server.sent).toMatchObject([{ method: 'DELETE', path: '/api/machines/m/overrides/oil' }]),

@@ -1,6 +1,13 @@
 import type { SpecCardDto } from '@yugator/contracts';
-import { ACCESS, CARD_ACCESS, DEFAULT_FIGURES, figureWords, HOUSE_WAYS } from '@yugator/core';
-import type { ComponentKind, Dimension, FluidDrain, GreaseReach, LevelReading } from '@yugator/core';
+import { ACCESS, CARD_ACCESS, DEFAULT_FIGURES, degreesOf, figureWords, HOUSE_WAYS } from '@yugator/core';
+import type {
+  ComponentKind,
+  Dimension,
+  FluidDrain,
+  GreaseReach,
+  LevelReading,
+  UnitSystem,
+} from '@yugator/core';
 
 /** How the text of a cell is read: as words, a figure with a unit, a range of it, a whole number, degrees, or an axle. */
 export type CellKind =
@@ -30,6 +37,11 @@ export interface SpecSection {
   readonly columns: readonly SpecColumn[];
   /** lines that it takes; as many as are wanted where it does not say */
   readonly most?: number;
+}
+
+/** The head of a column, with its degrees as the crew reads them. */
+export function columnHead({ label, kind }: SpecColumn, units: UnitSystem): string {
+  return kind.is === 'degrees' ? `${label} °${degreesOf(units)}` : label;
 }
 
 const component = (label: string, example: string, ...kinds: ComponentKind[]): SpecColumn => ({
@@ -146,8 +158,8 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
       component('Fluid', 'engine oil', 'fluid'),
       words('grade', 'Grade', '10W-30'),
       words('category', 'Category', 'API SJ or later', false),
-      { key: 'fromCelsius', label: 'From °C', example: '-18', kind: { is: 'degrees' } },
-      { key: 'toCelsius', label: 'To °C', example: '40', kind: { is: 'degrees' } },
+      { key: 'fromCelsius', label: 'From', example: '-18 °C', kind: { is: 'degrees' } },
+      { key: 'toCelsius', label: 'To', example: '104 °F', kind: { is: 'degrees' } },
     ],
   },
   {

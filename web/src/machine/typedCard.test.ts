@@ -1,6 +1,6 @@
 import { emptySpecCard } from '@yugator/contracts';
 import type { SpecCardDto } from '@yugator/contracts';
-import { SPEC_SECTIONS } from './specSections.js';
+import { columnHead, SPEC_SECTIONS } from './specSections.js';
 import { parseCard, typedCard } from './typedCard.js';
 import type { TypedCard } from './typedCard.js';
 
@@ -13,7 +13,7 @@ describe('the spec card', () => {
     const parsed = parse({
       fluids: [{ component: 'engineOil', fluid: '', litresWithFilter: '67 oz', litresWithoutFilter: '' }],
       grades: [
-        { component: 'engineOil', grade: '10W-30', category: '', fromCelsius: '−18', toCelsius: '40 °C' },
+        { component: 'engineOil', grade: '10W-30', category: '', fromCelsius: '−18', toCelsius: '104 F' },
       ],
       torques: [{ component: 'sparkPlugs', fastener: 'Plugs', range: '15 lbf·ft' }],
       plugs: [{ type: '5/8 in', gap: '0.030 in' }],
@@ -39,6 +39,14 @@ describe('the spec card', () => {
         charging: [{ low: 13.8, high: 14.5, idleLow: 13.2 }],
         fittings: [{ strokes: 3 }],
       },
+    });
+  });
+
+  it('takes a house rule of its own with its reason, and no rule that nobody offers', () => {
+    const ways = [{ way: 'drain.extractor', why: 'the plug sits above the axle' }];
+    expect(parse({ ways })).toMatchObject({ spec: { ways } });
+    expect(parse({ ways: [{ way: 'drain.siphon', why: '' }] })).toEqual({
+      faults: { 'ways/0/way': 'Choose from the list.', 'ways/0/why': 'Why is missing.' },
     });
   });
 
@@ -107,7 +115,21 @@ describe('the spec card', () => {
       ...emptySpecCard(),
       torques: [{ component: 'sparkPlugs', fastener: 'Plugs', low: 20.337269, high: 20.337269 }],
       tyres: [{ axle: 'rear', low: 68.947573, high: 82.737088, sidewallMaximum: 96.526602 }],
+      fluids: [
+        {
+          component: 'engineOil',
+          fluid: '',
+          litresWithFilter: 2,
+          litresWithoutFilter: null,
+          grades: [{ grade: '10W-30', category: '', fromCelsius: -17.8, toCelsius: null }],
+        },
+      ],
     };
+    expect(typedCard(spec, 'us').grades[0]).toMatchObject({ fromCelsius: '0', toCelsius: '' });
+    expect(typedCard(spec, 'metric').grades[0]).toMatchObject({ fromCelsius: '-17.8' });
+    expect(
+      SPEC_SECTIONS.find(({ key }) => key === 'grades')?.columns.map((each) => columnHead(each, 'us')),
+    ).toEqual([...['Fluid', 'Grade', 'Category', 'From °F', 'To °F']]);
     expect(typedCard(spec, 'us').torques[0]).toMatchObject({ range: '15 lbf·ft' });
     expect(typedCard(spec, 'metric').torques[0]).toMatchObject({ range: '20.3 N·m' });
     expect(typedCard(spec, 'us').tyres[0]).toEqual({
@@ -124,7 +146,8 @@ describe('the spec card', () => {
       fluid: '',
       litresWithFilter: 1.981426,
       litresWithoutFilter: null,
-      grades: [],
+      // 0 °F, kept to the tenth of a degree Celsius.
+      grades: [{ grade: '5W-30', category: '', fromCelsius: -17.8, toCelsius: 37.7 }],
     };
     const before: SpecCardDto = {
       ...emptySpecCard(),

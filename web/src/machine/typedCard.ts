@@ -1,6 +1,8 @@
 import { emptySpecCard } from '@yugator/contracts';
 import type { SpecCardDto } from '@yugator/contracts';
 import {
+  degreesOf,
+  inDegrees,
   isComponent,
   isDrainedByFittings,
   parseQuantity,
@@ -20,6 +22,9 @@ export type TypedCard = Readonly<Record<SpecSection['key'], readonly TypedRow[]>
 /** What is wrong, by section, row and column: "fluids/0/litresWithFilter". */
 export type CardFaults = Readonly<Record<string, string>>;
 
+/** Shown to the tenth of a degree, and kept so. */
+const DEGREE_DECIMALS = 1;
+
 /** Figures are kept to the millionth of their SI unit: what was typed comes back as it was. */
 function rounded(value: number): number {
   return Math.round(value * 1e6) / 1e6;
@@ -33,6 +38,7 @@ function cellText(row: Row, { key, kind }: SpecColumn, system: UnitSystem): stri
   }
   const value = row[key];
   if (value === null || value === undefined) return '';
+  if (kind.is === 'degrees') return inDegrees(Number(value), degreesOf(system), DEGREE_DECIMALS);
   if (kind.is === 'value') return shownRange({ low: Number(value), high: Number(value) }, kind.of, system);
   return String(value);
 }
@@ -98,12 +104,12 @@ function parseMeasure(text: string, column: SpecColumn, system: UnitSystem): Par
     : { values: { [key]: rounded(value) } };
 }
 
-function parseDegrees(text: string, { key, example }: SpecColumn): Parsed {
+function parseDegrees(text: string, { key, example }: SpecColumn, system: UnitSystem): Parsed {
   if (text === '') return { values: { [key]: null } };
-  const degrees = parseTemperature(text, 'C');
+  const degrees = parseTemperature(text, degreesOf(system));
   return degrees === null
-    ? { fault: `Type degrees Celsius, such as ${example}, or Fahrenheit with an F.` }
-    : { values: { [key]: Number(degrees.toFixed(1)) } };
+    ? { fault: `Type degrees, such as ${example}.` }
+    : { values: { [key]: Number(degrees.toFixed(DEGREE_DECIMALS)) } };
 }
 
 /** Reads words that are one of a closed list. */
@@ -150,7 +156,7 @@ function parseCell(typed: string, column: SpecColumn, system: UnitSystem): Parse
     case 'whole':
       return parseWhole(text, column);
     case 'degrees':
-      return parseDegrees(text, column);
+      return parseDegrees(text, column, system);
   }
 }
 
@@ -162,7 +168,7 @@ function untouched(
   system: UnitSystem,
 ): Row | null {
   const { kind, key } = column;
-  if (kind.is !== 'value' && kind.is !== 'range') return null;
+  if (kind.is !== 'value' && kind.is !== 'range' && kind.is !== 'degrees') return null;
   const row = rows.find((each) => each && typed !== '' && cellText(each, column, system) === typed);
   if (!row) return null;
   return kind.is === 'range' ? { low: row['low'], high: row['high'] } : { [key]: row[key] };

@@ -81,7 +81,7 @@ describe('the house rules', () => {
     await user.type(field, '12.1');
     await user.click(screen.getByRole('button', { name: 'Keep the house rules' }));
     expect(
-      await screen.findByText('A battery at rest is good from: give a figure from 12.2 to 12.7 V.'),
+      await screen.findByText('A battery at rest is good from: give a figure within 12.2–12.7 V.'),
     ).toBeInTheDocument();
     expect(field).toHaveValue('12.1');
     expect(server.sent).toEqual([]);

@@ -15,7 +15,6 @@ import {
 } from '@yugator/core';
 import type { HouseFigures, HouseRule } from '@yugator/core';
 import { useWrite } from '../api/useWrite.js';
-import { Field } from '../form/Field.js';
 import { QuantityField } from '../form/QuantityField.js';
 import form_ from '../form/form.module.css';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -119,14 +118,15 @@ function RulesForm({ workshop, mayChange }: { workshop: WorkshopDto; mayChange: 
       <section className={styles.rule} aria-label="Figures of our own">
         <h2>Figures of our own</h2>
         <div className={form_.grid} style={{ marginTop: 10 }}>
-          {HOUSE_FIGURES.map(({ key, label, unit, why }) => (
-            <Field
+          {HOUSE_FIGURES.map(({ key, label, dimension, decimals, why }) => (
+            <QuantityField
               key={key}
               form={form}
               name={`figures.${key}`}
-              label={`${label} (${unit})`}
+              label={label}
+              dimension={dimension}
+              keptDecimals={decimals}
               hint={why}
-              figure
               disabled={!mayChange}
             />
           ))}
