@@ -1,5 +1,7 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
+import { addDays, civilDate, daysBetween, typedDay } from '@yugator/core';
+import type { DateOrder } from '@yugator/core';
+import { checkbox, newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
 import { openShed } from './shed.js';
 import { read, workThrough } from './work.js';
 
@@ -11,7 +13,12 @@ interface Machine {
   readonly version: number;
   readonly lastShown: number;
   readonly spec: object;
-  readonly lines: readonly { readonly itemId: string; readonly itemName: string }[];
+  readonly life: number;
+  readonly lines: readonly {
+    readonly itemId: string;
+    readonly itemName: string;
+    readonly baseline: { readonly on: string | null };
+  }[];
 }
 
 const send = (page: Page, method: string, path: string, body: object) =>
@@ -26,13 +33,69 @@ const send = (page: Page, method: string, path: string, body: object) =>
     JSON.stringify(body),
   );
 
+const FUEL_FILTER = 'Fuel filter: clean, bleed';
+
+async function machineOf(page: Page, tag: string): Promise<Machine> {
+  const listed = (await read<Machine[]>(page, '/api/machines')).find((each) => each.tag === tag);
+  return read<Machine>(page, `/api/machines/${listed?.id}`);
+}
+
+/** Composes a visit of these items alone, and opens its job. */
+async function openVisit(page: Page, { id }: Machine, items: readonly string[]): Promise<void> {
+  await page.goto(`${shed.yugator.address}/fleet/${id}/visit`);
+  await sees(page, 'a visit');
+  await page.$$eval('main li input[type=checkbox]:checked', (boxes) =>
+    boxes.forEach((box) => (box as HTMLInputElement).click()),
+  );
+  for (const item of items) {
+    const box = await checkbox(page, item);
+    await box.evaluate((element) => element.click());
+  }
+  await sees(page, 'min alone');
+  await press(page, 'Open the job');
+  await sees(page, 'Walk round');
+  expect(await violations(page)).toEqual([]);
+}
+
+/** Says of an item that it is put off until so many hours. */
+async function putOff(page: Page, item: string, untilLife: number, why: string): Promise<void> {
+  await press(page, `Otherwise: ${item}`);
+  await page.waitForSelector('[role=dialog]');
+  await page.click('[role=dialog] [role=combobox]');
+  await page.locator('[role=option] ::-p-text(Put off)').click();
+  await page.waitForSelector('[role=listbox]', { hidden: true });
+  await page.type('[role=dialog] input[name=untilLife]', String(untilLife));
+  await page.type('[role=dialog] textarea[name=note]', why);
+  await page.locator('[role=dialog] ::-p-text(Keep)').click();
+  await sees(page, `${why}`);
+  await page.waitForSelector('.MuiDialog-root', { hidden: true });
+}
+
+/** Signs off at the hours that the meter shows, so many days ago. */
+async function signOff(page: Page, shown: number, daysAgo: number): Promise<void> {
+  const hours = await page.waitForSelector('input[name=shown]');
+  await hours?.type(String(shown));
+  if (daysAgo > 0) {
+    const today = await read<{ today: string; site: { dateOrder: DateOrder } }>(page, '/api/session');
+    const [day] = await page.$$('section[aria-label="Sign off"] [role=spinbutton]');
+    await day?.click();
+    const text = typedDay(addDays(civilDate(today.today), -daysAgo), today.site.dateOrder);
+    await page.keyboard.type(text.replace(/\D/g, ''));
+  }
+  await press(page, 'Sign off');
+}
+
+const recordsOf = (page: Page, id: string) =>
+  read<{
+    total: number;
+    records: { doneOn: string; items: string[]; others: { name: string; outcome: string }[] }[];
+  }>(page, `/api/records?machineId=${id}`);
+
 describe('on a phone', () => {
   it('a sealed oil cartridge is twisted out and in: nothing is drained and nothing poured', async () => {
     const { page, complaints } = await newVisitor(shed.browser, PHONE);
     await signIn(page, shed.yugator.address, 'Marit Osgood');
-    const tag = 'R-04';
-    const listed = (await read<Machine[]>(page, '/api/machines')).find((each) => each.tag === tag);
-    const machine = await read<Machine>(page, `/api/machines/${listed?.id}`);
+    const machine = await machineOf(page, 'R-04');
     const service = { oilDrain: 'cartridge', oilFilter: 'none', fuelFilter: 'inLine' };
     const said = await send(page, 'PUT', `/api/machines/${machine.id}/spec`, {
       spec: { ...machine.spec, service },
@@ -50,6 +113,42 @@ describe('on a phone', () => {
     await page.type('input[name=shown]', String(machine.lastShown));
     await press(page, 'Sign off');
     await sees(page, 'Next due');
+    expect(complaints).toEqual([]);
+  });
+
+  it('a loader tractor is serviced at 100 h in two visits on two days: what was put off on the first is done on the second', async () => {
+    const { page, complaints } = await newVisitor(shed.browser, PHONE);
+    await signIn(page, shed.yugator.address, 'Ansel Pike');
+    const tractor = await machineOf(page, 'T-02');
+    const before = (await recordsOf(page, tractor.id)).total;
+
+    await openVisit(page, tractor, [
+      'Grease all points',
+      'Wheel bolts: to torque',
+      FUEL_FILTER,
+      'Battery: test',
+    ]);
+    await workThrough(page, {});
+    await putOff(page, FUEL_FILTER, tractor.life + 8, 'No filter on the shelf');
+    await signOff(page, tractor.lastShown, 1);
+    await sees(page, 'Next due');
+
+    await openVisit(page, tractor, [FUEL_FILTER, 'Loader: grease', 'Loader bolts: to torque']);
+    await workThrough(page, {});
+    await signOff(page, tractor.lastShown + 1, 0);
+    await sees(page, 'Next due');
+
+    const { total, records } = await recordsOf(page, tractor.id);
+    expect(total).toBe(before + 2);
+    const [second, first] = records;
+    expect(daysBetween(civilDate(first?.doneOn ?? ''), civilDate(second?.doneOn ?? ''))).toBe(1);
+    expect(first?.items).toEqual(['Grease all points', 'Wheel bolts: to torque', 'Battery: test']);
+    expect(first?.others).toMatchObject([{ name: FUEL_FILTER, outcome: 'deferred' }]);
+    expect(second?.items).toEqual([FUEL_FILTER, 'Loader: grease', 'Loader bolts: to torque']);
+    const { lines } = await read<Machine>(page, `/api/machines/${tractor.id}`);
+    const lastOf = (name: string) => lines.find(({ itemName }) => itemName === name)?.baseline.on;
+    expect(lastOf('Grease all points')).toBe(first?.doneOn);
+    expect(lastOf(FUEL_FILTER)).toBe(second?.doneOn);
     expect(complaints).toEqual([]);
   });
 

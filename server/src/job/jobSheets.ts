@@ -21,6 +21,7 @@ import { UsedOil } from '../oil/usedOil.js';
 import { earlierFindings } from './earlierFindings.js';
 import { toNeeds } from './itemNeeds.js';
 import { Job, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
+import { inBookOrder } from './inBookOrder.js';
 import { isLeftOutAllowed } from './leaveOut.js';
 import { setUpOf } from './setUpOf.js';
 import { storedFound } from './storedFound.js';
@@ -51,23 +52,21 @@ function toItemDtos(
   today: CivilDate,
 ): JobDto['items'] {
   const lines = new Map((scheduled ? toDueLines(scheduled) : []).map((line) => [line.itemId, line]));
-  return items
-    .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
-    .map((row) => ({
-      itemId: row.itemId,
-      name: row.itemName ?? row.item?.name ?? '',
-      outcome: row.outcome,
-      untilOn: row.untilOn,
-      untilLife: row.untilLife,
-      untilMeter: row.untilMeter,
-      severity: row.severity,
-      leavesOutNext: row.leavesOutNext,
-      mayLeaveOutNext: scheduled !== undefined && isLeftOutAllowed(scheduled, row.itemId, rules, today),
-      note: row.note,
-      version: row.version,
-      minutes: row.item?.minutes ?? 0,
-      due: lines.get(row.itemId) ?? null,
-    }));
+  return inBookOrder(items).map((row) => ({
+    itemId: row.itemId,
+    name: row.itemName ?? row.item?.name ?? '',
+    outcome: row.outcome,
+    untilOn: row.untilOn,
+    untilLife: row.untilLife,
+    untilMeter: row.untilMeter,
+    severity: row.severity,
+    leavesOutNext: row.leavesOutNext,
+    mayLeaveOutNext: scheduled !== undefined && isLeftOutAllowed(scheduled, row.itemId, rules, today),
+    note: row.note,
+    version: row.version,
+    minutes: row.item?.minutes ?? 0,
+    due: lines.get(row.itemId) ?? null,
+  }));
 }
 
 /** What a tick changes of a job. The rows of its steps carry who touched them. */
@@ -116,23 +115,24 @@ export class JobSheets {
     const { site, today } = siteNow;
     const items = job.items ?? [];
     const chosen = new Set(items.map((item) => item.itemId));
-    const [scheduled, names, needed, stock, steps, defects, vessels, photos, accessPhotos, earlier] = await Promise.all([
-      this.schedule.readOne(job.machineId, siteNow),
-      namesById(),
-      ItemArticleRow.findAll({ where: { itemId: [...chosen] }, include: [Article] }),
-      this.shelf.onHandById(),
-      JobStep.findAll({ where: { jobId: id }, include: [Person] }),
-      this.defects.open(job.machineId),
-      this.usedOil.vessels(site),
-      JobPhoto.findAll({
-        where: { jobId: id },
-        attributes: ['id', 'caption', 'takenById'],
-        order: ['takenAt', 'id'],
-      }),
-      accessPhotosOf(job.machineId),
-      // Only an open job shows its steps.
-      job.state === 'open' ? earlierFindings(job.machineId) : [],
-    ]);
+    const [scheduled, names, needed, stock, steps, defects, vessels, photos, accessPhotos, earlier] =
+      await Promise.all([
+        this.schedule.readOne(job.machineId, siteNow),
+        namesById(),
+        ItemArticleRow.findAll({ where: { itemId: [...chosen] }, include: [Article] }),
+        this.shelf.onHandById(),
+        JobStep.findAll({ where: { jobId: id }, include: [Person] }),
+        this.defects.open(job.machineId),
+        this.usedOil.vessels(site),
+        JobPhoto.findAll({
+          where: { jobId: id },
+          attributes: ['id', 'caption', 'takenById'],
+          order: ['takenAt', 'id'],
+        }),
+        accessPhotosOf(job.machineId),
+        // Only an open job shows its steps.
+        job.state === 'open' ? earlierFindings(job.machineId) : [],
+      ]);
     const setUp = setUpOf(scheduled ?? { machine: job.machine, facts: { items: [] } }, site, chosen);
     return {
       id,

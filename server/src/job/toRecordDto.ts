@@ -2,13 +2,11 @@ import type { RecordDto, RecordOtherDto } from '@yugator/contracts';
 import { jobCost, lineCost } from '@yugator/core';
 import type { Finding } from '@yugator/core';
 import { findingsOf } from './findings.js';
+import { inBookOrder } from './inBookOrder.js';
 import type { Job, JobItem } from '../models/job.model.js';
 
 function doneOf(items: readonly JobItem[]): string[] {
-  return items
-    .filter(({ outcome }) => outcome === 'done')
-    .toSorted((a, b) => (a.item?.place ?? 0) - (b.item?.place ?? 0))
-    .map(({ itemName }) => itemName ?? '');
+  return items.filter(({ outcome }) => outcome === 'done').map(({ itemName }) => itemName ?? '');
 }
 
 function voidedOf({ voidedAt, voidedByName, voidReason }: Job): RecordDto['voided'] {
@@ -48,6 +46,7 @@ export function toRecordDto(job: Job): RecordDto | null {
   const { doneOn, life, shown } = job;
   if (doneOn === null || life === null || shown === null) return null;
   const minutes = job.minutes ?? 0;
+  const items = inBookOrder(job.items ?? []);
   const drawn = (job.movements ?? []).map(({ articleName, articleUnit, quantity, priceMinor }) => ({
     name: articleName ?? '',
     unit: articleUnit ?? ('piece' as const),
@@ -63,9 +62,9 @@ export function toRecordDto(job: Job): RecordDto | null {
     shown,
     ...whoOf(job),
     minutes,
-    items: doneOf(job.items ?? []),
-    others: othersOf(job.items ?? []),
-    findings: onceEach((job.items ?? []).flatMap(findingsOf)),
+    items: doneOf(items),
+    others: othersOf(items),
+    findings: onceEach(items.flatMap(findingsOf)),
     draws: drawn.map(({ priceMinor, ...draw }) => ({
       ...draw,
       costMinor: lineCost({ ...draw, priceMinor }),
