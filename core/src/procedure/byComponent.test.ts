@@ -241,7 +241,9 @@ describe('figures of the card', () => {
       { tools },
       { fittings: { ...NOT_SAID, oilDrain: 'plug', oilFilter: 'upright', fuelFilter: 'inLine' } },
     );
-    expect(step(steps, 'plugsReplace.out').tools).toEqual(['Spark plugs: deep socket 5/8 in']);
+    expect(step(steps, 'plugsReplace.out').tools).toEqual([
+      ...['Spark plugs: deep socket 5/8 in', 'blower', 'goggles'],
+    ]);
     expect(step(steps, 'engineOil.drain').tools).toContain('Drain plug: 17 mm');
   });
 });

@@ -175,25 +175,37 @@ function holdsAccess(phase: Phase): boolean {
   return at >= PHASES.indexOf('makeSafe') && at <= PHASES.indexOf('closeUp');
 }
 
+/** An engine that was not run is cool already: one only makes sure. */
+const COOL_ALREADY: Partial<Step> = {
+  handsOff: 0,
+  wait: null,
+  text: 'Feel the cylinder head: it must be cool.',
+};
+/** One that was warmed is drained warm: it cools while the oil runs out. */
+const COOLS_MEANWHILE: Partial<Step> = {
+  phase: 'whileItDrains',
+  text: 'Meanwhile the engine cools, until you can hold a hand on the cylinder head.',
+};
+
 /** A side of an access as a step of the sheet; none where nothing is to be undone. */
 function accessStep(
   spec: AccessSpec,
   access: AccessSide,
   itemIds: readonly string[],
-  engine: { readonly isWarm: boolean; readonly fuel: MachineSetUp['fuel'] },
+  engine: { readonly isWarm: boolean; readonly mayWait: boolean; readonly fuel: MachineSetUp['fuel'] },
 ): SheetStep[] {
   const { name, side } = access;
   const act = spec[side];
   if (!act) return [];
-  // An engine that was not run is cool already: one only makes sure.
-  const isCoolAlready = name === 'cool' && !engine.isWarm;
+  const isCool = name === 'cool';
   const text = (engine.fuel === 'diesel' ? act.ofDiesel : null) ?? act.text;
   const { phase, handsOn, handsOff, wait, cautions, tools } = act;
   const plain = step(`${name}.${side}`, phase, text, handsOn, { wait, cautions, tools, handsOff, after: [] });
   return [
     {
       ...plain,
-      ...(isCoolAlready ? { handsOff: 0, wait: null, text: 'Feel the cylinder head: it must be cool.' } : {}),
+      ...(isCool && !engine.isWarm ? COOL_ALREADY : {}),
+      ...(isCool && engine.isWarm && engine.mayWait ? COOLS_MEANWHILE : {}),
       key: `access.${name}.${side}`,
       kind: 'access',
       itemIds,
@@ -206,6 +218,11 @@ function accessStep(
   ];
 }
 
+/** Whether a step waits for nothing that drains first. */
+function comesWhileItDrains({ phase }: Pick<SheetStep, 'phase'>): boolean {
+  return PHASES.indexOf(phase) >= PHASES.indexOf('whileItDrains');
+}
+
 /** The accesses that steps need, each opened and closed once. */
 function accessSteps(steps: readonly SheetStep[], { spec, fuel }: MachineSetUp): SheetStep[] {
   const isWarm = steps.some(({ needs }) => needs.includes('warm'));
@@ -214,7 +231,11 @@ function accessSteps(steps: readonly SheetStep[], { spec, fuel }: MachineSetUp):
     if (users.length === 0) return [];
     const itemIds = [...new Set(users.flatMap((user) => user.itemIds))];
     return (['open', 'close'] as const).flatMap((side) =>
-      accessStep(own, { name, side, place }, itemIds, { isWarm, fuel }),
+      accessStep(own, { name, side, place }, itemIds, {
+        isWarm,
+        mayWait: users.every(comesWhileItDrains),
+        fuel,
+      }),
     );
   });
 }

@@ -47,15 +47,22 @@ const TOOLS: Record<FluidDrain, readonly string[]> = {
   cap: [],
 };
 
-/**
- * How a fluid is drained: by the card of the machine; by the shop's rule with the extractor, where it has a plug to spare; else as is
- * usual for it. What runs out of its filters or covers cannot be pumped.
- */
-export function drainWay(setUp: MachineSetUp, { fluid, plug, drain }: Usual): DrainWay {
-  const { spec, rules } = setUp;
+/** How it comes out: by the card of the machine; by the shop's rule with the extractor, where it has a plug to spare; else as is usual. */
+function outBy({ spec, rules }: MachineSetUp, { fluid, plug }: Usual): FluidDrain | 'filters' {
   const said = spec.fluids.find(({ component }) => component === fluid)?.drain ?? null;
-  const isPumped = said === 'extractor' || (plug !== null && rules.otherDrain === 'extractor');
-  const by = isPumped ? 'extractor' : (said ?? 'plug');
+  if (said === 'extractor' || (plug !== null && rules.otherDrain === 'extractor')) return 'extractor';
+  const by = said ?? 'plug';
+  return by === 'plug' && plug === null ? 'filters' : by;
+}
+
+/** How a fluid is drained, and what closes it again. What runs out of its filters cannot be pumped, and nothing else closes it. */
+export function drainWay(setUp: MachineSetUp, usual: Usual): DrainWay {
+  const { plug, drain } = usual;
+  const by = outBy(setUp, usual);
+  if (by === 'filters') {
+    const nothing = { close: null, closingTools: [], hasPlugs: false } as const;
+    return { open: drain, vessel: 'pan', tools: ['drain pan'], ...nothing };
+  }
   const hasPlugs = by === 'plug' || by === 'twoPlugs';
   const opener = hasPlugs && plug ? toolsFor(setUp, plug, TOOLS[by]) : TOOLS[by];
   return {

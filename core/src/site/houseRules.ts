@@ -121,7 +121,7 @@ export const HOUSE_RULES = [
     changes: 'The step that cleans an air element.',
     options: [
       option('tap', 'Tapped out, and replaced when that is not enough', 'Nothing tears the paper.'),
-      option('air', 'Air from inside, at most 30 psi', 'It takes out what tapping leaves.'),
+      option('air', 'Air from inside, below 30 psi', 'It takes out what tapping leaves.'),
       option('brush', 'A soft brush', 'No pressure, no dust in the air.'),
     ],
   },

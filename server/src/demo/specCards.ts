@@ -179,6 +179,9 @@ function tractor(): SpecCardDto {
   };
 }
 
+/** The engine of a cart sits under its bed; its drain plug is reached from below. */
+const UNDER_THE_BED = ['sparkPlugs', 'airFilter', 'fuelFilter', 'engineOilFilter'] as const;
+
 function cart(fuel: Fuel): SpecCardDto {
   const isDiesel = fuel === 'diesel';
   return {
@@ -204,6 +207,14 @@ function cart(fuel: Fuel): SpecCardDto {
       },
     ],
     filters: [{ component: 'hydraulicFilters', name: '', note: 'two of different size' }],
+    access: UNDER_THE_BED.map((component) => ({
+      component,
+      opens: 'bedUp',
+      name: '',
+      note: '',
+      openMinutes: null,
+      closeMinutes: null,
+    })),
   };
 }
 

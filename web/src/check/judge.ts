@@ -32,7 +32,7 @@ const TYRE_WORDS: Record<TyreFault, string> = {
   aboveSidewall: 'Above the sidewall figure: stand aside and let air out at once.',
   above: 'Too much: let air out.',
   below: 'Too little: pump up.',
-  unequal: 'Left and right differ: bring both to the same, or the cut is not level.',
+  unequal: 'Left and right differ: bring both to the same, or it neither cuts level nor runs straight.',
 };
 
 function batteryWords(volts: number): string {

@@ -112,7 +112,15 @@ export const FREE_PLAY: Procedure = {
 
 const AXLE_TYRES = { front: 'frontTyres', rear: 'rearTyres' } as const;
 
-function tyreSteps({ spec }: MachineSetUp, components: readonly Component[]): Step[] {
+/** What comes of two tyres that differ, by what the machine does. */
+const UNEQUAL: Record<MachineSetUp['machineClass'], string> = {
+  ridingMower: 'or the cut is not level',
+  zeroTurn: 'or the cut is not level',
+  compactTractor: 'or it pulls to one side',
+  utilityVehicle: 'or it pulls to one side',
+};
+
+function tyreSteps({ spec, machineClass }: MachineSetUp, components: readonly Component[]): Step[] {
   const isAsked = (axle: 'front' | 'rear') =>
     components.includes('tyres') || components.includes(AXLE_TYRES[axle]);
   const wanted = spec.tyres.filter(({ axle }) => isAsked(axle));
@@ -135,7 +143,7 @@ function tyreSteps({ spec }: MachineSetUp, components: readonly Component[]): St
     step(
       axle,
       'whileItDrains',
-      `Measure both ${axle} tyres cold; the same on both sides, or the cut is not level.`,
+      `Measure both ${axle} tyres cold; the same on both sides, ${UNEQUAL[machineClass]}.`,
       3,
       {
         ...common,

@@ -1,14 +1,21 @@
 import { fluidNeed, underHood } from '../machineSetUp.js';
+import type { MachineSetUp } from '../machineSetUp.js';
 import { workOn } from '../procedure.js';
 import type { Procedure } from '../procedure.js';
 import { step } from '../step.js';
+
+/** What the air goes through, by what it cools. */
+const COOLED_BY: Record<MachineSetUp['cooling'], string> = {
+  air: 'screen and cooling fins',
+  liquid: 'screen and radiator',
+};
 
 export const COOLING: Procedure = {
   key: 'cooling',
   name: 'Cooling: fins and screen',
   does: workOn(['inspect', 'clean'], 'radiatorScreen', 'coolingFins'),
-  steps: () => [
-    step('blow', 'cleanDown', 'Blow screen, fins and radiator out, against the way the air goes.', 4, {
+  steps: ({ cooling }) => [
+    step('blow', 'cleanDown', `Blow ${COOLED_BY[cooling]} out, against the way the air goes.`, 4, {
       needs: [],
       cautions: ['compressedAir'],
       tools: ['blower', 'goggles'],

@@ -30,7 +30,8 @@ export const DECK_CLEAN: Procedure = {
   does: workOn(['clean'], 'deck'),
   steps: ({ fittings }) => [
     step('above', 'cleanDown', 'Blow the top of the deck clean, also under the belt guards.', 4, {
-      tools: ['blower'],
+      tools: ['blower', 'goggles'],
+      cautions: ['compressedAir'],
       needs: [],
     }),
     step('below', 'whileItDrains', 'Scrape the deck out below; look for cracks in the shell.', 8, {

@@ -113,7 +113,7 @@ export const HYDRO_OIL: Procedure = {
       drain: 'Clean round both units. Filters off on both sides and let them run out.',
       drips: 10,
       filter: 'New filters on both units, gaskets oiled, hand-tight; only the kind the book names.',
-      fill: 'Fill through the top ports until oil shows, then the tank to its cold mark.',
+      fill: 'Fill through the top ports until oil shows, close them, then the tank to its cold mark.',
       read: 'Drive wheels off the ground on stands, engine on, the drive levers slowly to and fro until they pull evenly. Engine off, off the stands, read again and top up.',
       reading: { cautions: ['machineRuns', 'raisedDeck', 'exhaust'], tools: ['jack and two stands'] },
     }),

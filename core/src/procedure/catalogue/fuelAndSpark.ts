@@ -38,6 +38,14 @@ function bleedStep(setUp: MachineSetUp): Step {
   );
 }
 
+/** A pump puts more on a joint than the tank does. */
+function runningLeaks(where: 'filter' | 'bowl'): Step {
+  return step('leaks', 'leakCheck', `Run the engine, look for drips at the fuel ${where}, and stop it.`, 2, {
+    needs: [],
+    cautions: ['fuel', 'exhaust'],
+  });
+}
+
 export const FUEL_FILTER_REPLACE: Procedure = {
   key: 'fuelFilterReplace',
   name: 'Fuel filter: replace',
@@ -56,15 +64,13 @@ export const FUEL_FILTER_REPLACE: Procedure = {
         'change',
         'whileItDrains',
         isInLine
-          ? 'Loosen the clamps, twist the hoses off, never pull. New filter with its arrow from the tank to the engine; clamps back.'
-          : 'Catch the fuel. Change the element with a new seal, oiled with fuel.',
+          ? 'Loosen the clamps, twist the hoses off, never pull. New filter with its arrow from the tank to the engine; clamps back. Open the tap and look for drips.'
+          : 'Catch the fuel. Change the element with a new seal, oiled with fuel. Open the tap and look for drips.',
         5,
         { needs, look: 'fuelFilter', cautions: ['fuel'], tools: ['pliers', 'rags'] },
       ),
       ...(setUp.fuel === 'diesel' ? [bleedStep(setUp)] : []),
-      step('leaks', 'leakCheck', 'Open the tap and look for drips at the filter, the engine running.', 2, {
-        cautions: ['fuel'],
-      }),
+      runningLeaks('filter'),
     ];
   },
 };
@@ -86,12 +92,18 @@ export const FUEL_FILTER_CLEAN: Procedure = {
         tools: ['small pan', 'rags'],
       },
     ),
-    step('refit', 'whileItDrains', 'Bowl back with a new seal, by hand.', 1, {
-      needs: reach(setUp),
-      cautions: ['fuel'],
-    }),
+    step(
+      'refit',
+      'whileItDrains',
+      'Bowl back with a new seal, by hand. Open the tap and look for drips.',
+      1,
+      {
+        needs: reach(setUp),
+        cautions: ['fuel'],
+      },
+    ),
     bleedStep(setUp),
-    step('leaks', 'leakCheck', 'Look for drips at the bowl, the engine running.', 2, { cautions: ['fuel'] }),
+    runningLeaks('bowl'),
   ],
 };
 
@@ -126,10 +138,10 @@ function plugsOut(setUp: MachineSetUp, rule = '') {
     5,
     {
       needs: ['safe', 'cool'],
-      cautions: ['hotEngine'],
+      cautions: ['hotEngine', 'compressedAir'],
       look: 'sparkPlug',
       rule: 'plugs',
-      tools: toolsFor(setUp, 'sparkPlugs', PLUG_TOOLS),
+      tools: [...toolsFor(setUp, 'sparkPlugs', PLUG_TOOLS), 'blower', 'goggles'],
     },
   );
 }
@@ -159,12 +171,22 @@ export const PLUGS_REPLACE: Procedure = {
   ],
 };
 
+/** A washer that was squeezed before gives less (common practice). */
+function tightenedAgain(setUp: MachineSetUp): string {
+  return torqueFigures(setUp, 'sparkPlugs').length
+    ? 'to the figure'
+    : 'an eighth of a turn after the old washer meets the head, a new one a quarter';
+}
+
 export const PLUGS_INSPECT: Procedure = {
   key: 'plugsInspect',
   name: 'Spark plugs: look at, set gap',
   does: workOn(['inspect', 'clean'], 'sparkPlugs'),
   steps: (setUp) => [
     plugsOut(setUp),
-    plugsIn(setUp, 'Measure and set the gap, and put them back: threads by hand, then to the figure.'),
+    plugsIn(
+      setUp,
+      `Measure and set the gap, and put them back: threads by hand, then ${tightenedAgain(setUp)}.`,
+    ),
   ],
 };

@@ -124,7 +124,7 @@ export const SERVICES: readonly Service[] = [
   {
     file: 'utility-vehicle-gasoline',
     title: 'Utility vehicle, gasoline: 100 h',
-    about: 'Oil, tyres, wheels, grease and plug, with the bed down and up.',
+    about: 'Oil, tyres, wheels, grease and plug; the engine is reached with the bed up.',
     units: 'us',
     setUp: machine(
       CART,
