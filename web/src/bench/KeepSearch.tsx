@@ -9,8 +9,10 @@ import { useWrite } from '../api/useWrite.js';
 import { VERDICT_WORDS } from '../defect/searchWords.js';
 import { fleetQueries } from '../machine/fleetQueries.js';
 import { Caution } from '../page/Caution.js';
+import { Plate } from '../page/Plate.js';
 import { useNotice } from '../page/Notice.js';
 import { useIsOneOf } from '../session/useSession.js';
+import styles from './bench.module.css';
 
 interface Props {
   readonly answers: SearchAnswers;
@@ -43,6 +45,7 @@ function Keep({ machineId, answers, verdict }: Props & { machineId: string }) {
     <>
       {keep.error ? <Caution title="Not kept">{<p>{sentenceOf(keep.error)}</p>}</Caution> : null}
       <Button
+        sx={{ mt: '10px' }}
         variant="contained"
         color="primary"
         loading={keep.isPending}
@@ -56,6 +59,18 @@ function Keep({ machineId, answers, verdict }: Props & { machineId: string }) {
       </Button>
     </>
   );
+}
+
+/** Which machine a search is about, where it was opened from one. */
+export function SearchedMachine() {
+  const [params] = useSearchParams();
+  const machineId = params.get('machine');
+  const { data: machine } = useQuery({ ...fleetQueries.one(machineId ?? ''), enabled: machineId !== null });
+  return machine ? (
+    <p className={styles.about}>
+      <Plate tag={machine.tag} /> <b>{machine.name}</b> does not start
+    </p>
+  ) : null;
 }
 
 /** The way to keep what a search found, where it is known for which machine it was made. */

@@ -18,7 +18,7 @@ import type { Choices } from '../form/Choose.js';
 import { Caution } from '../page/Caution.js';
 import { VERDICT_WORDS } from '../defect/searchWords.js';
 import styles from './bench.module.css';
-import { KeepSearch } from './KeepSearch.js';
+import { KeepSearch, SearchedMachine } from './KeepSearch.js';
 import { QuantityParam } from './QuantityParam.js';
 import { TemperatureParam, useTemperature } from './TemperatureParam.js';
 import { useParam, useUnits } from './useParam.js';
@@ -174,6 +174,7 @@ export function NoStartTool() {
   const { asked, verdict } = searchNoStart(answers);
   return (
     <>
+      <SearchedMachine />
       <Caution title={`${CAUTIONS.machineMoves.title}.`} quiet>
         <p>Brake on, in neutral, blades off, nobody in front. {CAUTIONS.batteryOrder.text}</p>
       </Caution>

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { dueLine } from '../testing/fixtures.js';
 import { machineDetail } from '../testing/machines.js';
 import { shownDay, typeDay } from '../testing/day.js';
-import { press, type } from '../testing/user.js';
+import { choose, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import type { Wire } from '../testing/wire.js';
 import { Attachments } from './Attachments.js';
@@ -252,6 +252,29 @@ describe('the seasons of a machine', () => {
 });
 
 describe('the spec card', () => {
+  it('has house rules of its own, which the crew lead alone chooses', async () => {
+    const spec = {
+      ...machineDetail().spec,
+      ways: [{ way: 'drain.extractor', why: 'the plug is worn' } as const],
+    };
+    const { unmount } = show(<SpecCard machine={machineDetail({ spec })} />, 'mechanic');
+    expect(screen.getByText('How does the oil come out? Extractor only')).toBeVisible();
+    await press('Change the card');
+    expect(screen.queryByRole('group', { name: 'House rules of its own' })).toBeNull();
+    await press('Save the card');
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toMatchObject({ spec: { ways: spec.ways } });
+    unmount();
+    show(<SpecCard machine={machineDetail({ spec })} />);
+    await press('Change the card');
+    await choose('On this machine', 'How does the oil come out? Plug or valve, warm');
+    await press('Save the card');
+    await waitFor(() => expect(server.sent).toHaveLength(2));
+    expect(server.sent[1]?.body).toMatchObject({
+      spec: { ways: [{ way: 'drain.plug', why: 'the plug is worn' }] },
+    });
+  });
+
   it('marks a figure that cannot be read, keeps what was typed, and sends SI once it can', async () => {
     show(<SpecCard machine={machineDetail()} />);
     expect(screen.getByText('Nothing stands on this card yet.')).toBeDefined();

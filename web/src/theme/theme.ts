@@ -33,6 +33,8 @@ export const theme = createTheme({
     button: { textTransform: 'none', fontWeight: 650, letterSpacing: 0 },
   },
   components: {
+    // A choice in many words is read to its end, on a phone too.
+    MuiMenuItem: { styleOverrides: { root: { whiteSpace: 'normal' } } },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { disableElevation: true, variant: 'outlined', color: 'inherit' },
