@@ -21,7 +21,10 @@ function AccessPhoto({ machine, mayChange, access, words }: Props & { access: st
   const write = useWrite<MachineDetailDto, UpdateAccessPhotoDto>(
     (body) => ({ method: 'PUT', path: `/machines/${machine.id}/access-photos`, body }),
     ['machines', 'jobs'],
-    () => say(`${machine.tag}: photos of "${words}" are as you left them.`),
+    (saved) => {
+      const isKept = saved.accessPhotos.some((photo) => photo.access === access);
+      say(`${machine.tag}, ${words}: photo ${isKept ? 'kept' : 'taken away'}.`);
+    },
   );
   const fault = problem ?? (write.error ? sentenceOf(write.error) : null);
   const path = machine.accessPhotos.find((photo) => photo.access === access)?.path;
