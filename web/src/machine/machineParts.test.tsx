@@ -1,18 +1,16 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import type { MachineDetailDto, Role } from '@yugator/contracts';
 import type { ReactNode } from 'react';
 import { dueLine } from '../testing/fixtures.js';
 import { machineDetail } from '../testing/machines.js';
 import { shownDay, typeDay } from '../testing/day.js';
-import { choose, press, type } from '../testing/user.js';
+import { pickComponent, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import type { Wire } from '../testing/wire.js';
 import { Attachments } from './Attachments.js';
 import { OwnItems } from './OwnItems.js';
 import { Overrides } from './Overrides.js';
 import { Participation } from './Participation.js';
-import { SpecCard } from './SpecCard.js';
 import { StatusChange } from './StatusChange.js';
 
 const MOWING = '00000000-0000-7000-8000-0000000000a1';
@@ -33,12 +31,6 @@ beforeEach(() => {
   );
 });
 const show = (content: ReactNode, role: Role = 'crewLead') => showTo(role, content);
-
-/** Searches a list of components and picks one. */
-const pick = async (label: string, words: string, option: string) => {
-  await type(label, words);
-  await userEvent.click(screen.getByRole('option', { name: option }));
-};
 
 describe('the status of a machine', () => {
   const history: MachineDetailDto['statusChanges'] = [
@@ -184,7 +176,7 @@ describe('an item of its own', () => {
     await press('Add an item');
     await screen.findByRole('dialog');
     await type('Item', 'Beacon');
-    await pick('Done to', 'beacon', 'lights and beacon');
+    await pickComponent('Done to', 'beacon', 'lights and beacon');
     await press('Add');
     expect(await screen.findByText(/at least one trigger is needed/)).toBeDefined();
     server.refuse(null);
@@ -218,7 +210,7 @@ describe('an item of its own', () => {
     await press('Keep');
     expect(await screen.findByText('Choose what it is done to.')).toBeDefined();
     expect(server.sent).toEqual([]);
-    await pick('Done to', 'beacon', 'lights and beacon');
+    await pickComponent('Done to', 'beacon', 'lights and beacon');
     await press('Keep');
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.sent[0]?.body).toMatchObject({ items: [{ id: 'o', components: ['lights'] }] });
@@ -248,58 +240,6 @@ describe('the seasons of a machine', () => {
     show(<Participation machine={machineDetail({ participation })} mayChange={false} />, 'viewer');
     expect(await screen.findByText(/8 h a week in Mowing/)).toBeDefined();
     expect(screen.queryByRole('checkbox')).toBeNull();
-  });
-});
-
-describe('the spec card', () => {
-  it('has house rules of its own, which the crew lead alone chooses', async () => {
-    const spec = {
-      ...machineDetail().spec,
-      ways: [{ way: 'drain.extractor', why: 'the plug is worn' } as const],
-    };
-    const { unmount } = show(<SpecCard machine={machineDetail({ spec })} />, 'mechanic');
-    expect(screen.getByText('How does the oil come out? Extractor only')).toBeVisible();
-    await press('Change the card');
-    expect(screen.queryByRole('group', { name: 'House rules of its own' })).toBeNull();
-    await press('Save the card');
-    await waitFor(() => expect(server.sent).toHaveLength(1));
-    expect(server.sent[0]?.body).toMatchObject({ spec: { ways: spec.ways } });
-    unmount();
-    show(<SpecCard machine={machineDetail({ spec })} />);
-    await press('Change the card');
-    await choose('On this machine', 'How does the oil come out? Plug or valve, warm');
-    await press('Save the card');
-    await waitFor(() => expect(server.sent).toHaveLength(2));
-    expect(server.sent[1]?.body).toMatchObject({
-      spec: { ways: [{ way: 'drain.plug', why: 'the plug is worn' }] },
-    });
-  });
-
-  it('marks a figure that cannot be read, keeps what was typed, and sends SI once it can', async () => {
-    show(<SpecCard machine={machineDetail()} />);
-    expect(screen.getByText('Nothing stands on this card yet.')).toBeDefined();
-    await press('Fill in the card');
-    await press('Add a line to Torques');
-    await pick('Fastener', 'spark', 'spark plugs');
-    await type('Torque', '15 psi');
-    await press('Save the card');
-    expect(screen.getByText('1 figure cannot be read; they are marked.')).toBeDefined();
-    expect(screen.getByLabelText<HTMLInputElement>('Torque').getAttribute('aria-invalid')).toBe('true');
-    expect(server.sent).toEqual([]);
-    await type('Torque', '15 lbf·ft');
-    await press('Save the card');
-    await waitFor(() => expect(server.sent).toHaveLength(1));
-    expect(server.sent[0]?.body).toMatchObject({
-      version: 4,
-      spec: { torques: [{ component: 'sparkPlugs', fastener: '', low: 20.337269, high: 20.337269 }] },
-    });
-  });
-
-  it('is read, and not changed, by a viewer', () => {
-    const spec = { ...machineDetail().spec, plugs: [{ type: '5/8 in hexagon', gap: 0.762 }] };
-    show(<SpecCard machine={machineDetail({ spec })} />, 'viewer');
-    expect(screen.getByText('0.76 mm')).toBeDefined();
-    expect(screen.queryByRole('button')).toBeNull();
   });
 });
 

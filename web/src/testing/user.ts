@@ -22,3 +22,9 @@ export async function choose(label: Name, option: Name, where: Where = screen): 
   await userEvent.click(where.getByLabelText(label));
   await userEvent.click(screen.getByRole('option', { name: option }));
 }
+
+/** Searches a list of components and picks one. */
+export async function pickComponent(label: Name, words: string, option: string): Promise<void> {
+  await type(label, words);
+  await userEvent.click(screen.getByRole('option', { name: option }));
+}
