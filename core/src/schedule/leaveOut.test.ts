@@ -44,6 +44,17 @@ describe('a check whose next time may be left out', () => {
     });
   });
 
+  it('has no such point where another of its limits would be forgotten by it', () => {
+    const on = civilDate('2027-05-13');
+    const edge = { kind: 'seasonEdge', season: 'mowing', edge: 'first', offsetDays: 0 } as const;
+    expect(afterNext(item('i', [everyHours(50), edge]), on, lifeOn)).toBeNull();
+    expect(
+      afterNext(item('i', [everyHours(50), everyHours(10, { meter: 'loader' })]), on, lifeOn),
+    ).toBeNull();
+    const first = { kind: 'firstHours', hours: 5, meter: 'engine' } as const;
+    expect(afterNext(item('i', [first, everyHours(50)]), on, lifeOn)?.untilLife).toBe(400);
+  });
+
   it('has no such point where it has no regular interval, or no meter to count it on', () => {
     const on = civilDate('2027-05-13');
     expect(afterNext(item('i', [{ kind: 'storage', days: 30 }]), on, lifeOn)).toBeNull();

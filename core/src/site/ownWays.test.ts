@@ -51,6 +51,12 @@ describe('a machine that differs from the house', () => {
     expect(ruleWords('fillTarget', house)).toBe('To the full mark, in two stages');
   });
 
+  it('follows the house where its way is no longer offered', () => {
+    const gone = { way: 'filterTightness.wrench', why: 'as ever' } as unknown as OwnWay;
+    const house = { ...DEFAULT_RULES, filterTightness: 'snug' } as const;
+    expect(rulesWithWays(house, [gone]).filterTightness).toBe('snug');
+  });
+
   it('takes the last of two ways of one rule', () => {
     const turn: OwnWay = { way: 'filterTightness.snug', why: 'it came loose' };
     expect(rulesWithWays(DEFAULT_RULES, [hand, turn]).filterTightness).toBe('snug');

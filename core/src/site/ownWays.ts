@@ -46,9 +46,10 @@ export function ruleOfWay(way: HouseWay): string {
   return way.slice(0, way.indexOf('.'));
 }
 
-/** The rules of the shop as they are on a machine with ways of its own; of two of one rule the last counts. */
+/** The rules of the shop as they are on a machine with ways of its own; of two of one rule the last counts, and one that is no longer offered says nothing. */
 export function rulesWithWays(rules: HouseRules, ways: readonly OwnWay[]): HouseRules {
-  const own = ways.map(({ way }) => [ruleOfWay(way), way.slice(way.indexOf('.') + 1)] as const);
+  const offered = ways.filter(({ way }) => isHouseWay(way));
+  const own = offered.map(({ way }) => [ruleOfWay(way), way.slice(way.indexOf('.') + 1)] as const);
   return withDefaults({ ...rules, ...Object.fromEntries(own) });
 }
 
