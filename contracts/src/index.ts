@@ -51,3 +51,4 @@ export * from './shelf/article.dto.js';
 export * from './site/site.dto.js';
 export * from './subjects.js';
 export * from './today/today.dto.js';
+export * from './walk/walk.dto.js';

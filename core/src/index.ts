@@ -58,6 +58,8 @@ export * from './units/temperature.js';
 export * from './units/units.js';
 export * from './fleetFile/dueOfFleet.js';
 export * from './fleetFile/fleetFile.js';
+export * from './walk/roundWork.js';
+export * from './walk/standingLook.js';
 export * from './site/houseFigures.js';
 export * from './site/houseRules.js';
 export * from './site/ownWays.js';

@@ -156,6 +156,35 @@ describe('on a phone', () => {
     expect(complaints).toEqual([]);
   });
 
+  it('a walk round that finds all well is two taps and the figure, for an operator', async () => {
+    const { page, complaints } = await newVisitor(shed.browser, PHONE);
+    await signIn(page, shed.yugator.address, 'Dru Halloway');
+    await sees(page, 'Walk-rounds that wait');
+    expect(await violations(page)).toEqual([]);
+    const { rounds } = await read<{ rounds: { id: string; tag: string; name: string }[] }>(
+      page,
+      '/api/today',
+    );
+    const [first] = rounds;
+    if (!first) throw new Error('No walk-round waits.');
+    const { lastShown } = await read<Machine>(page, `/api/machines/${first.id}`);
+    await page.evaluate(() => {
+      const counted = window as unknown as { taps: number };
+      counted.taps = 0;
+      addEventListener('click', () => (counted.taps += 1), true);
+    });
+    await press(page, `Walk round ${first.tag} ${first.name}`);
+    await sees(page, 'All is well until you say otherwise.');
+    await page.waitForSelector('input[name=shown]:focus');
+    await page.keyboard.type(String(lastShown));
+    await press(page, 'All well');
+    await sees(page, 'walk kept');
+    expect(await page.evaluate(() => (window as unknown as { taps: number }).taps)).toBe(2);
+    const { rounds: left } = await read<{ rounds: { id: string }[] }>(page, '/api/today');
+    expect(left.map(({ id }) => id)).not.toContain(first.id);
+    expect(complaints).toEqual([]);
+  });
+
   it('a battery that breaks down under load is found by questions, and the answer outlives a reload', async () => {
     const { page } = await newVisitor(shed.browser, PHONE);
     await signIn(page, shed.yugator.address, 'Ansel Pike');

@@ -18,6 +18,7 @@ import { CrewModule } from './session/crew.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
 import { SiteModule } from './site/site.module.js';
 import { TodayModule } from './today/today.module.js';
+import { WalkModule } from './walk/walk.module.js';
 
 @Module({})
 export class AppModule {
@@ -29,7 +30,7 @@ export class AppModule {
         GroundModule.over(ground),
         ...[CrewModule, SiteModule, SeasonModule, ScheduleModule, BooksModule, MeterModule, MachineModule],
         ...[DefectModule, OilModule, ShelfModule, JobModule, ComponentModule, EvidenceModule],
-        ...[FleetFileModule, PaperModule, TodayModule],
+        ...[FleetFileModule, PaperModule, TodayModule, WalkModule],
       ],
     };
   }

@@ -62,6 +62,10 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./job/ComposePage.js')).ComposePage }),
               },
               {
+                path: 'fleet/:machineId/walk',
+                lazy: async () => ({ Component: (await import('./walk/WalkPage.js')).WalkPage }),
+              },
+              {
                 path: 'jobs/:jobId',
                 lazy: async () => ({ Component: (await import('./job/JobPage.js')).JobPage }),
               },

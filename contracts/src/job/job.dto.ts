@@ -278,9 +278,14 @@ export class JobProgressDto {
   version!: number;
 }
 
+export const RECORD_KINDS = ['visit', 'round'] as const;
+/** A visit with its sheet, or a walk round the machine. */
+export type RecordKind = (typeof RECORD_KINDS)[number];
+
 /** A job signed off: the proof that it was done. */
 export class RecordDto {
   jobId!: string;
+  kind!: RecordKind;
   machine!: MachineRefDto;
   /** civil date */
   doneOn!: string;
@@ -330,6 +335,11 @@ export class RecordQueryDto extends PageQueryDto {
   @IsOptional()
   @IsId({ message: 'Choose the machine.' })
   machineId?: string;
+
+  /** of visits alone, or of walks round the machines too */
+  @IsOptional()
+  @IsIn(['visits', 'all'], { message: 'Ask for visits, or for all.' })
+  kinds?: 'visits' | 'all';
 
   /** words in the tag, name, items or note */
   @IsOptional()

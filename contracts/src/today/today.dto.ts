@@ -9,7 +9,7 @@ export class TodayMachineDto extends MachineRefDto {
   life!: number;
   /** hours a week at present; null while unknown */
   hoursPerWeek!: number | null;
-  /** what bites or comes, worst first; what is fine is only counted */
+  /** work of a visit that bites or comes, worst first; what is fine is only counted */
   lines!: DueLineDto[];
   /** items that are fine or resting */
   fine!: number;
@@ -35,7 +35,13 @@ export class ShortArticleDto {
   leastOnHand!: number;
 }
 
-/** Items of the whole fleet by state. */
+/** A machine with everyday work that waits. */
+export class WaitingRoundDto extends MachineRefDto {
+  /** lines that wait */
+  rounds!: number;
+}
+
+/** Work of visits in the whole fleet by state. */
 export class TodayCountsDto {
   machines!: number;
   overdue!: number;
@@ -53,6 +59,8 @@ export class TodayDto {
   /** machines that are not listed */
   more!: number;
   counts!: TodayCountsDto;
+  /** machines with everyday work that waits, by their tags */
+  rounds!: WaitingRoundDto[];
   stale!: StaleMeterDto[];
   /** open defects, worst first */
   defects!: DefectDto[];

@@ -5,7 +5,7 @@ import type { FluidNeed, Step } from './step.js';
 function prefillOf({ rules, fittings }: MachineSetUp): Prefill {
   if (rules.prefill === 'never' || fittings.oilFilter === 'none') return 'none';
   if (rules.prefill === 'quarterAndRoll') return 'quarter';
-  return fittings.oilFilter === 'upright' ? 'full' : 'half';
+  return rules.prefill === 'full' || fittings.oilFilter === 'upright' ? 'full' : 'half';
 }
 
 /** Where the level of a fluid is to stand by the house rules; `said`: litres between its marks, as somebody said at the machine. */

@@ -48,6 +48,11 @@ export const HOUSE_RULES = [
         'A quarter, and rolled until the pleats have drunk it',
         'Nothing runs out while it is screwed on, however it hangs.',
       ),
+      option(
+        'full',
+        'Full, also where it lies on its side',
+        'Turned up at the last moment it spills a spoonful, and the engine has oil at once.',
+      ),
       option('never', 'Never', 'Nothing unfiltered gets into the clean side, and nothing drips.'),
     ],
   },

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
+import { emptySpecCard } from '@yugator/contracts';
 import type { FleetFileDto, ImportResultDto, MachineDto, ProblemDto } from '@yugator/contracts';
-import { civilDate, dueOfFleet } from '@yugator/core';
+import { civilDate, dueOfFleet, HOUSE_WAYS } from '@yugator/core';
 import { Ajv2020 as Ajv } from 'ajv/dist/2020.js';
 import addFormatsModule from 'ajv-formats';
 import { migrator } from '../database/migrator.js';
@@ -98,6 +99,35 @@ describe('a fleet file', () => {
     // 1 April and 3 months: 1 July.
     const lines = dueOfFleet(file as FleetFileDto, civilDate('2027-05-13'));
     expect(lines.find((line) => line.item === item.name)).toMatchObject({ dueOn: '2027-07-01' });
+  });
+
+  it('brings house rules of its own, and checks after which the next one was left out', async () => {
+    const file = await exported();
+    const [first] = file.machines;
+    const [book] = file.books;
+    const [line] = book?.items ?? [];
+    if (!first || !book || !line) throw new Error('The fleet is too small.');
+    const at = { book: book.name, item: line.name, on: '2027-04-02', life: 50 };
+    const judged = [
+      { ...at, kind: 'leftOut' as const, untilLife: 260, untilOn: null, meter: 'engine' as const },
+    ];
+    const spec = { ...emptySpecCard(), ways: [{ way: 'drain.extractor' as const, why: 'the plug is worn' }] };
+    const own = { ...first, tag: 'B-4', spec, done: [at], judged };
+    expect((await take({ ...file, machines: [own] })).status).toBe(201);
+    const again = (await exported()).machines.find(({ tag }) => tag === 'B-4');
+    expect(again).toMatchObject({ judged, done: [at], spec: { ways: spec.ways } });
+    expect(schemaFaults('fleet', { ...file, machines: [again] })).toEqual([]);
+    const { body } = await yard.ask<MachineDto[]>('GET', '/api/machines');
+    const shown = body.find(({ tag }) => tag === 'B-4')?.lines.find(({ itemName }) => itemName === line.name);
+    expect(shown?.limits).toMatchObject([{ rule: { kind: 'leftOut' }, at: 260 }]);
+    const reckoned = dueOfFleet({ ...file, machines: [own] } as FleetFileDto, civilDate('2027-05-13'));
+    expect(reckoned.find(({ item }) => item === line.name)).toMatchObject({ dueHours: 260 });
+    // The schema names every way that there is.
+    const each = [...HOUSE_WAYS.keys()].map((way) => ({
+      ...again,
+      spec: { ...spec, ways: [{ way, why: 'as ever' }] },
+    }));
+    expect(schemaFaults('fleet', { ...file, machines: each })).toEqual([]);
   });
 
   it("brings an attachment's own meter with what it said", async () => {

@@ -184,6 +184,7 @@ export class ImportFleet {
             untilLife,
             untilMeter,
             untilOn,
+            leavesOutNext: outcome === 'done' && (untilLife !== null || untilOn !== null),
             version: 1,
           }),
         ),

@@ -59,8 +59,9 @@ export class Records {
     return new Map(jobs.map((job) => [job.id, toRecordDto(job)]));
   }
 
-  private async where({ machineId, search }: RecordQueryDto): Promise<WhereOptions> {
-    const base = { state: ['signedOff', 'voided'], ...(machineId ? { machineId } : {}) };
+  private async where({ machineId, search, kinds = 'visits' }: RecordQueryDto): Promise<WhereOptions> {
+    const ofKind = kinds === 'all' ? {} : { kind: 'visit' };
+    const base = { state: ['signedOff', 'voided'], ...ofKind, ...(machineId ? { machineId } : {}) };
     if (!search) return base;
     const words = containing(search);
     const ticked = await JobItem.findAll({

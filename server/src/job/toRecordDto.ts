@@ -56,6 +56,7 @@ export function toRecordDto(job: Job): RecordDto | null {
   const cost = jobCost(drawn, minutes, job.labourRateMinor);
   return {
     jobId: job.id,
+    kind: job.kind,
     machine: { id: job.machineId, tag: job.machineTag ?? '', name: job.machineName ?? '' },
     doneOn,
     life,

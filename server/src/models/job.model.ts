@@ -1,4 +1,4 @@
-import type { JobState, Outcome, Severity } from '@yugator/contracts';
+import type { JobState, Outcome, RecordKind, Severity } from '@yugator/contracts';
 import type { MeterName } from '@yugator/core';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
@@ -27,6 +27,9 @@ import { Movement } from './shelf.model.js';
 export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
   @Id declare id: string;
   @ForeignKey(() => Machine) @Ref declare machineId: string;
+  /** a visit with its sheet, or a walk round the machine */
+  @Column({ type: DataType.STRING, allowNull: false, defaultValue: 'visit' })
+  declare kind: CreationOptional<RecordKind>;
   @Text declare state: JobState;
   @Moment declare openedAt: Date;
   @Ref declare openedById: string;

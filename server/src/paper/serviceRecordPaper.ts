@@ -10,7 +10,8 @@ function rowOf(record: RecordDto, units: UnitSystem): TableCell[] {
   const used = record.draws.map(
     ({ name, quantity, unit }) => `${stockWords(quantity, unit, units)} × ${name}`,
   );
-  const what = [...record.items, ...others].join('; ');
+  const walk = record.kind === 'round' ? ['Walk round'] : [];
+  const what = [...walk, ...record.items, ...others].join('; ');
   const found = record.findings.map(
     (finding) => `${finding.isGood ? '' : 'NOT GOOD: '}${findingWords(finding, units)}`,
   );

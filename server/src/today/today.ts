@@ -1,8 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import { SEVERITIES } from '@yugator/contracts';
-import type { StaleMeterDto, TodayCountsDto, TodayDto, TodayMachineDto } from '@yugator/contracts';
+import type {
+  StaleMeterDto,
+  TodayCountsDto,
+  TodayDto,
+  TodayMachineDto,
+  WaitingRoundDto,
+} from '@yugator/contracts';
 import { compareMachines, strongestState } from '@yugator/core';
-import type { CivilDate } from '@yugator/core';
+import type { CivilDate, DueAnswer } from '@yugator/core';
 import { staleDaysOf } from '../meter/toRoundMeter.js';
 import { meterOf, meterWords, readMeters } from '../meter/readMeters.js';
 import { Defects } from '../defect/defects.js';
@@ -10,6 +16,7 @@ import { Job } from '../models/job.model.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
+import { isRoundAnswer, waitingRound } from '../schedule/roundAnswers.js';
 import { toBitingLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
 import type { Site } from '../models/site.model.js';
@@ -45,7 +52,7 @@ export class Today {
         scheduled,
         tag: scheduled.machine.tag,
         isStopped: stopped.has(scheduled.machine.id),
-        answers: scheduled.schedule.answers,
+        answers: visitAnswers(scheduled),
       }))
       .sort(compareMachines);
     return {
@@ -55,6 +62,9 @@ export class Today {
       ),
       more: Math.max(0, ordered.length - MACHINES_LISTED),
       counts: await countsOf(machines),
+      rounds: (await mapGently(machines, (scheduled) => toWaiting(scheduled, today)))
+        .filter(({ rounds }) => rounds > 0)
+        .sort((a, b) => a.tag.localeCompare(b.tag, 'en', { numeric: true })),
       stale: (await mapGently(machines, (scheduled) => staleMeters(scheduled, today, site)))
         .flat()
         .sort((a, b) => b.days - a.days),
@@ -65,20 +75,32 @@ export class Today {
 
   private machine(scheduled: ScheduledMachine, openJobId: string | null): TodayMachineDto {
     const { machine, schedule } = scheduled;
-    const lines = toBitingLines(scheduled);
+    const answers = visitAnswers(scheduled);
+    const ofVisits = new Set(answers.map(({ item }) => item.id));
+    const lines = toBitingLines(scheduled).filter(({ itemId }) => ofVisits.has(itemId));
     return {
       id: machine.id,
       tag: machine.tag,
       name: machine.name,
-      state: strongestState(schedule.answers),
+      state: strongestState(answers),
       hoursPerWeek: schedule.usage.hoursPerWeek,
       life: schedule.life,
       lines,
-      fine: schedule.answers.length - lines.length,
+      fine: answers.length - lines.length,
       isOutOfService: machine.status === 'outOfService',
       openJobId,
     };
   }
+}
+
+/** Everything but everyday work: that is done on the walk-round. */
+function visitAnswers(scheduled: ScheduledMachine): DueAnswer[] {
+  return scheduled.schedule.answers.filter((answer) => !isRoundAnswer(answer, scheduled));
+}
+
+function toWaiting(scheduled: ScheduledMachine, today: CivilDate): WaitingRoundDto {
+  const { id, tag, name } = scheduled.machine;
+  return { id, tag, name, rounds: waitingRound(scheduled, today).length };
 }
 
 /** The meters of a machine that have not been read for too long. */
@@ -93,8 +115,9 @@ function staleMeters(scheduled: ScheduledMachine, today: CivilDate, site: Site):
 
 async function countsOf(machines: readonly ScheduledMachine[]): Promise<TodayCountsDto> {
   const counts = { machines: machines.length, overdue: 0, noRecord: 0, ripe: 0, coming: 0 };
-  await mapGently(machines, ({ schedule }) => {
-    for (const { state } of schedule.answers) if (state !== 'fine' && state !== 'resting') counts[state] += 1;
+  await mapGently(machines, (scheduled) => {
+    for (const { state } of visitAnswers(scheduled))
+      if (state !== 'fine' && state !== 'resting') counts[state] += 1;
   });
   return counts;
 }

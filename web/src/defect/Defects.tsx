@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import Button from '@mui/material/Button';
-import type { DefectDto, MachineDto } from '@yugator/contracts';
+import type { DefectDto, MachineRefDto } from '@yugator/contracts';
 import { lazy } from 'react';
 import { Link } from 'react-router';
 import { DialogButton } from '../form/DialogButton.js';
@@ -52,7 +52,7 @@ function searchPath(machineId: string, defectId?: string): string {
 }
 
 /** Open defects of a machine, and the way to report one. They are closed by a job. */
-export function Defects({ machine }: { machine: MachineDto }) {
+export function Defects({ machine }: { machine: MachineRefDto }) {
   const { data } = useQuery(defectQueries.of(machine.id));
   const mayReport = useIsOneOf('crewLead', 'mechanic', 'operator');
   return (

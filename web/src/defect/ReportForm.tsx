@@ -1,6 +1,6 @@
 import MenuItem from '@mui/material/MenuItem';
 import { ReportDefectDto, SEVERITIES } from '@yugator/contracts';
-import type { DefectDto, MachineDto } from '@yugator/contracts';
+import type { DefectDto, MachineRefDto } from '@yugator/contracts';
 import { useWrite } from '../api/useWrite.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
@@ -10,7 +10,7 @@ import { useNotice } from '../page/Notice.js';
 import { capital } from '../words/capital.js';
 
 /** Takes down what is wrong with a machine. */
-export function ReportForm({ machine, onDone }: { machine: MachineDto; onDone: () => void }) {
+export function ReportForm({ machine, onDone }: { machine: MachineRefDto; onDone: () => void }) {
   const say = useNotice();
   const form = useDtoForm<ReportDefectDto>(ReportDefectDto, { words: '', severity: 'soon' });
   const report = useWrite<DefectDto[], ReportDefectDto>(

@@ -1,7 +1,8 @@
+import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { MachineDetailDto } from '@yugator/contracts';
 import { lazy, Suspense } from 'react';
-import { NavLink, useParams } from 'react-router';
+import { Link, NavLink, useParams } from 'react-router';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
@@ -107,7 +108,14 @@ export function MachinePage() {
         under={about.filter(Boolean).join(' · ')}
       >
         {mayWork ? <StatusChange machine={machine} /> : null}
-        {mayRead ? <EnterHours machineId={machine.id} /> : null}
+        {mayRead ? (
+          <>
+            <Button component={Link} to={`/fleet/${machine.id}/walk`}>
+              Walk round
+            </Button>
+            <EnterHours machineId={machine.id} />
+          </>
+        ) : null}
       </PageHead>
       <Figures machine={machine} />
       <nav className={styles.tabs} aria-label={`Pages of ${machine.tag}`}>

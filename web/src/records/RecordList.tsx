@@ -1,3 +1,5 @@
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Empty } from '../page/Empty.js';
@@ -14,19 +16,42 @@ const PAGE_SIZE = 50;
 /** Records page by page: of one machine, or of those that match a search. Give it a key that changes with the filter. */
 export function RecordList({ machineId, search }: { machineId?: string; search?: string }) {
   const [page, setPage] = useState(1);
+  const [withRounds, setWithRounds] = useState(false);
   const { data, error, refetch } = useQuery(
-    recordQueries.page({ page, ...(machineId ? { machineId } : {}), ...(search ? { search } : {}) }),
+    recordQueries.page({
+      page,
+      withRounds,
+      ...(machineId ? { machineId } : {}),
+      ...(search ? { search } : {}),
+    }),
   );
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
+  const rounds = (
+    <FormControlLabel
+      control={
+        <Switch
+          checked={withRounds}
+          onChange={(_event, checked) => {
+            setPage(1);
+            setWithRounds(checked);
+          }}
+        />
+      }
+      label="Walk-rounds too"
+    />
+  );
   if (data.total === 0) {
     return (
-      <Empty title={search ? `Nothing on record matches “${search}”.` : 'Nothing is on record yet.'}>
-        <p className="soft">
-          {search
-            ? 'Try fewer letters, or the tag alone.'
-            : 'A job that is signed off writes the first record.'}
-        </p>
-      </Empty>
+      <>
+        {rounds}
+        <Empty title={search ? `Nothing on record matches “${search}”.` : 'Nothing is on record yet.'}>
+          <p className="soft">
+            {search
+              ? 'Try fewer letters, or the tag alone.'
+              : 'A job that is signed off writes the first record.'}
+          </p>
+        </Empty>
+      </>
     );
   }
   const pages = Math.ceil(data.total / PAGE_SIZE);
@@ -37,6 +62,7 @@ export function RecordList({ machineId, search }: { machineId?: string; search?:
           <PrintLinks word="Print the whole record" path={`/machines/${machineId}/record.pdf`} />
         </p>
       ) : null}
+      {rounds}
       <p className="soft" role="status" style={{ marginBottom: 8 }}>
         {countWords(data.total, 'record')}
         {pages > 1 ? `, page ${page} of ${pages}` : ''}

@@ -30,7 +30,7 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
         {hoursWords(record.life)}
       </td>
       <td>
-        {record.items.join('; ')}
+        {[...(record.kind === 'round' ? ['Walk round'] : []), ...record.items].join('; ')}
         {record.others.map(({ name, outcome, note }) => (
           <div key={name}>
             {name}: {OUTCOME_WORDS[outcome]}

@@ -5,15 +5,18 @@ import { get } from '../api/request.js';
 export interface RecordFilter {
   readonly machineId?: string;
   readonly search?: string;
+  /** walks round the machines too */
+  readonly withRounds?: boolean;
   readonly page: number;
 }
 
 export const recordQueries = {
-  page: ({ machineId, search, page }: RecordFilter) => {
+  page: ({ machineId, search, withRounds = false, page }: RecordFilter) => {
     const query = new URLSearchParams({
       page: String(page),
       ...(machineId ? { machineId } : {}),
       ...(search ? { search } : {}),
+      ...(withRounds ? { kinds: 'all' } : {}),
     });
     return queryOptions({
       queryKey: ['records', query.toString()],

@@ -4,6 +4,7 @@ import type { RecordDto } from '@yugator/contracts';
 export function record(over: Partial<RecordDto> = {}): RecordDto {
   return {
     jobId: 'j',
+    kind: 'visit',
     machine: { id: 'm', tag: 'M-07', name: 'Lakeside' },
     doneOn: '2027-05-12',
     life: 412.6,

@@ -42,6 +42,7 @@ const TODAY: TodayDto = {
     machine('F', [oil('fine', 48)]),
   ],
   more: 0,
+  rounds: [],
   counts: { machines: 6, overdue: 2, noRecord: 1, ripe: 1, coming: 1 },
   stale: [{ id: 'E', meter: 'engine', tag: 'E', name: 'Mower E', days: 11, life: 268.6 }],
   defects: [],
@@ -117,6 +118,28 @@ describe('Today', () => {
     const rows = await screen.findAllByRole('listitem');
     const offered = rows.map((row) => within(row).getAllByRole('link').at(-1)?.getAttribute('aria-label'));
     expect(offered).toEqual(acts);
+  });
+
+  it.each([
+    ['operator', 'Walk round A Mower A'],
+    ['viewer', null],
+  ] as const)('names the machines where walk-rounds wait, for a %s', async (role, act) => {
+    const waiting = { id: 'A', tag: 'A', name: 'Mower A' };
+    answering({
+      ...TODAY,
+      rounds: [
+        { ...waiting, rounds: 3 },
+        { ...waiting, id: 'B', tag: 'B', rounds: 1 },
+      ],
+    });
+    show(role);
+    const section = within(await screen.findByRole('region', { name: 'Walk-rounds that wait' }));
+    expect(section.getByText('3 checks wait')).toBeVisible();
+    expect(section.getByText('1 check waits')).toBeVisible();
+    const link = section.queryByRole('link', { name: 'Walk round A Mower A' });
+    expect(link?.getAttribute('aria-label') ?? null).toBe(act);
+    if (act) expect(link).toHaveAttribute('href', '/fleet/A/walk');
+    expect(screen.getByText(/2 walk-rounds wait/)).toBeVisible();
   });
 
   it('names stale meters and what is low beside the list', async () => {

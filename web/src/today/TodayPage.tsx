@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import type { TodayDto, TodayMachineDto } from '@yugator/contracts';
+import type { TodayDto, TodayMachineDto, WaitingRoundDto } from '@yugator/contracts';
 import { Link } from 'react-router';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
@@ -43,6 +43,35 @@ function FineMachines({ machines }: { machines: readonly TodayMachineDto[] }) {
   );
 }
 
+/** Everyday work that waits: a line for each machine, whatever waits for a visit besides. */
+function Rounds({ rounds }: { rounds: readonly WaitingRoundDto[] }) {
+  const mayWalk = useIsOneOf('crewLead', 'mechanic', 'operator');
+  if (rounds.length === 0) return null;
+  return (
+    <section aria-label="Walk-rounds that wait">
+      <h2 className={styles.group}>Walk-rounds that wait</h2>
+      <ul className={styles.rows}>
+        {rounds.map(({ id, tag, name, rounds: count }) => (
+          <li key={id} className={styles.round}>
+            <Plate tag={tag} to={id} />
+            <span className={styles.what}>
+              <b>{name}</b>
+              <span className={styles.reason}>
+                {countWords(count, 'check')} wait{count === 1 ? 's' : ''}
+              </span>
+            </span>
+            {mayWalk ? (
+              <Button component={Link} to={`/fleet/${id}/walk`} aria-label={`Walk round ${tag} ${name}`}>
+                Walk round
+              </Button>
+            ) : null}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 function Groups({ today }: { today: TodayDto }) {
   const groups = GROUPS.map(([state, title]) => ({
     state,
@@ -77,6 +106,7 @@ function Groups({ today }: { today: TodayDto }) {
           </ul>
         </section>
       ))}
+      <Rounds rounds={today.rounds} />
       <FineMachines
         machines={today.machines.filter(({ state }) => state === 'fine' || state === 'resting')}
       />

@@ -37,12 +37,13 @@ export function headline({ today, machines }: TodayDto): string {
 }
 
 /** What else there is, in one line. */
-export function underline({ machines, stale }: TodayDto): string {
+export function underline({ machines, stale, rounds }: TodayDto): string {
   const ripe = countOf(machines, 'ripe');
   const unknown = countOf(machines, 'noRecord');
   const parts = [
     ripe ? `${countWords(ripe, 'machine')} ripe for service` : '',
     unknown ? `${countWords(unknown, 'machine')} with items nobody has on record` : '',
+    rounds.length ? `${countWords(rounds.length, 'walk-round')} wait${rounds.length === 1 ? 's' : ''}` : '',
     stale.length ? `${countWords(stale.length, 'meter')} not read in time` : '',
   ].filter(Boolean);
   return parts.length ? `${parts.join('; ')}.` : 'No meter is stale and every item is on record.';

@@ -30,7 +30,10 @@ function prefillWords({ rules, fittings }: MachineSetUp): string {
   if (rules.prefill === 'never') return 'Leave it empty.';
   if (rules.prefill === 'quarterAndRoll')
     return 'Fill it a quarter and roll it until the pleats have drunk it.';
-  return fittings.oilFilter === 'upright' ? 'Fill it with new oil.' : 'Fill it half: it lies on its side.';
+  if (fittings.oilFilter === 'upright') return 'Fill it with new oil.';
+  return rules.prefill === 'full'
+    ? 'Fill it with new oil, rags below, and turn it up only as it goes on.'
+    : 'Fill it half: it lies on its side.';
 }
 
 function tightnessWords({ rules, figures }: MachineSetUp): string {

@@ -1,0 +1,66 @@
+import { STANDING_LOOKS } from '@yugator/core';
+import { IsIn, IsOptional } from 'class-validator';
+import { DefectDto, SEVERITIES } from '../defect/defect.dto.js';
+import type { Severity } from '../defect/defect.dto.js';
+import { MachineRefDto } from '../machine/machine.dto.js';
+import type { MachineClass } from '../machine/machineClass.js';
+import { IsId, IsIds, IsMeterHours, IsText, Parts } from '../rules/index.js';
+import { DueLineDto } from '../schedule/due.dto.js';
+
+/** What a walk round a machine looks at. */
+export class WalkDto {
+  machine!: MachineRefDto;
+  machineClass!: MachineClass;
+  /** what the meter showed last; null where it was never read */
+  lastShown!: number | null;
+  /** what it should show by now; null while nothing is known of its use */
+  expectedShown!: number | null;
+  /** everyday work that is due or falls due by tomorrow, worst first */
+  lines!: DueLineDto[];
+  /** open defects */
+  defects!: DefectDto[];
+}
+
+/** Something that is not well. */
+export class NotWellDto {
+  /** the line that it was found at; left out or null for the standing look */
+  @IsOptional()
+  @IsId({ message: 'Choose a line of the walk.' })
+  itemId?: string | null;
+
+  /** the standing look that it was found at; left out or null for a line */
+  @IsOptional()
+  @IsIn(STANDING_LOOKS.map(({ key }) => key), { message: 'Choose what is looked at from the list.' })
+  look?: string | null;
+
+  @IsText({ least: 3, most: 300, message: 'Say in 3 to 300 letters what is wrong.' })
+  words!: string;
+
+  @IsIn(SEVERITIES, { message: 'Say how bad it is: watch it, mend it soon, or not to be used.' })
+  severity!: Severity;
+}
+
+/** Keeps a walk round: what the meter shows, and that all is well but what is named. */
+export class KeepWalkDto {
+  /** what the meter shows */
+  @IsMeterHours()
+  shown!: number;
+
+  /** lines that were looked at and done */
+  @IsIds({
+    message: 'Choose lines of the walk.',
+    most: { count: 100, message: 'A walk takes 100 lines at most.' },
+    once: 'Each line counts once.',
+  })
+  itemIds!: string[];
+
+  @Parts(() => NotWellDto, 30, 'Keep 30 things that are not well at most.')
+  notWell!: NotWellDto[];
+}
+
+/** What a walk round kept. */
+export class WalkKeptDto {
+  /** of its record */
+  jobId!: string;
+  defects!: DefectDto[];
+}

@@ -1,0 +1,39 @@
+import { every, everyHours, item } from '../schedule/testing/facts.js';
+import { isRoundWork } from './roundWork.js';
+import { STANDING_LOOKS, standingLooks } from './standingLook.js';
+
+const storage = { kind: 'storage', days: 7 } as const;
+
+describe('everyday work', () => {
+  it.each([
+    ['every 8 h, 5 min', [everyHours(8)], 5, true],
+    ['every 10 h, 10 min', [everyHours(10)], 10, true],
+    ['every 11 h', [everyHours(11)], 5, false],
+    ['every 10 h, but 11 min', [everyHours(10)], 11, false],
+    ['every week in use', [every(7, 'day')], 5, true],
+    ['every 14 days in use', [every(14, 'day')], 5, true],
+    ['every 15 days', [every(15, 'day')], 5, false],
+    ['every week of the calendar, also at rest', [every(7, 'day', false)], 5, false],
+    ['every month', [every(1, 'month')], 5, false],
+    ['every 50 h or every week in use', [everyHours(50), every(7, 'day')], 5, true],
+    ['every week in storage', [storage], 5, false],
+    ['with nothing that makes it due', [], 5, false],
+  ] as const)('is what comes often and is over soon: %s', (_words, triggers, minutes, isRound) => {
+    expect(isRoundWork(item('i', triggers), minutes)).toBe(isRound);
+  });
+
+  it('comes oftener in dust', () => {
+    expect(isRoundWork({ ...item('i', [everyHours(20)]), dutyFactor: 0.5 }, 5)).toBe(true);
+  });
+});
+
+describe('the standing look', () => {
+  it('has each thing once, and what a class has not is not looked at', () => {
+    const keys = STANDING_LOOKS.map(({ key }) => key);
+    expect(new Set(keys).size).toBe(keys.length);
+    const of = (machineClass: Parameters<typeof standingLooks>[0]) =>
+      standingLooks(machineClass).map(({ key }) => key);
+    expect(of('compactTractor')).toEqual(keys);
+    expect(of('ridingMower')).toEqual(keys.filter((key) => key !== 'hydraulic'));
+  });
+});
