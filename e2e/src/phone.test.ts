@@ -174,7 +174,7 @@ describe('on a phone', () => {
       addEventListener('click', () => (counted.taps += 1), true);
     });
     await press(page, `Walk round ${first.tag} ${first.name}`);
-    await sees(page, 'All is well until you say otherwise.');
+    await sees(page, 'all is well until you say otherwise');
     await page.waitForSelector('input[name=shown]:focus');
     await page.keyboard.type(String(lastShown));
     await press(page, 'All well');

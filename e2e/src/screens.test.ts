@@ -44,7 +44,7 @@ async function screens(page: Page): Promise<[path: string, words: string][]> {
     ['/help/schedule#in-storage', 'Charge the battery'],
     ['/help/forecast', 'weather that lasts'],
     [`/fleet/${machine}/visit`, 'a visit'],
-    [`/fleet/${machine}/walk`, 'All is well until you say otherwise|walk round'],
+    [`/fleet/${machine}/walk`, 'all is well until you say otherwise'],
     ['/bench/fill', 'Pour until'],
     ['/bench/viscosity', 'SAE J300'],
     ['/bench/units', '20.337'],

@@ -33,12 +33,16 @@ function unseenFaults(errors: object): string[] {
   });
 }
 
-/** A form checked by the same class that the server checks it by. */
+/**
+ * A form checked by the same class that the server checks it by: each field once it was left, or all when it is sent. A form to which lines
+ * are added waits: a new line is empty, and would be found so at once.
+ */
 export function useDtoForm<T extends FieldValues>(
   dto: new () => T,
   defaultValues: DefaultValues<T>,
+  mode: 'onTouched' | 'onSubmit' = 'onTouched',
 ): DtoForm<T> {
-  const form = useForm<T>({ resolver: classValidatorResolver(dto), defaultValues, mode: 'onTouched' });
+  const form = useForm<T>({ resolver: classValidatorResolver(dto), defaultValues, mode });
   const [problem, setProblem] = useState<string | null>(null);
   return {
     ...form,

@@ -66,6 +66,8 @@ describe('a walk round a machine', () => {
     await show();
     await type('Hours on the meter', '415.2');
     await press('Not well: Dust valve: squeeze');
+    expect(screen.getByLabelText('What is wrong: Dust valve: squeeze')).toHaveFocus();
+    expect(screen.queryByText('Say in 3 to 300 letters what is wrong.')).toBeNull();
     await type('What is wrong: Dust valve: squeeze', 'Torn');
     await press('Not well: Tyres full and whole');
     expect(screen.getByText('Cut or cracked to the cords')).toBeVisible();

@@ -53,10 +53,11 @@ function WalkForm({ walk }: { walk: WalkDto }) {
   const say = useNotice();
   const navigate = useNavigate();
   const { machine, lines } = walk;
-  const form = useDtoForm<KeepWalkDto>(KeepWalkDto, {
-    itemIds: lines.map(({ itemId }) => itemId),
-    notWell: [],
-  });
+  const form = useDtoForm<KeepWalkDto>(
+    KeepWalkDto,
+    { itemIds: lines.map(({ itemId }) => itemId), notWell: [] },
+    'onSubmit',
+  );
   const wrong = useFieldArray({ control: form.control, name: 'notWell', keyName: 'rowKey' });
   const keep = useWrite<WalkKeptDto, KeepWalkDto>(
     (body) => ({ method: 'POST', path: `/machines/${machine.id}/walk`, body }),
@@ -85,7 +86,7 @@ function WalkForm({ walk }: { walk: WalkDto }) {
       at={placeOf(looked.key)}
       onNotWell={() => {
         const of = isLine(looked.key) ? { itemId: looked.key } : { look: looked.key };
-        wrong.append({ ...of, words: '', severity: 'soon' });
+        wrong.append({ ...of, words: '', severity: 'soon' }, { shouldFocus: false });
         setDone(said().add(looked.key));
       }}
       onWell={() => {
@@ -143,7 +144,7 @@ export function WalkPage() {
             <Plate tag={tag} to={machineId} /> {name}
           </span>
         }
-        under="All is well until you say otherwise."
+        under="Walk round: all is well until you say otherwise."
       />
       {mayWalk ? (
         <WalkForm key={walk.lastShown} walk={walk} />
