@@ -1,5 +1,5 @@
-import type { Action, Component, Consequence, MeterName, Trigger } from '@yugator/core';
-import { ACTIONS, CONSEQUENCES, METERS } from '@yugator/core';
+import type { Action, Component, Consequence, MeterName, Trigger, WorkPlace } from '@yugator/core';
+import { ACTIONS, CONSEQUENCES, METERS, WORK_PLACES } from '@yugator/core';
 import { IsIn, IsInt, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MACHINE_CLASSES } from '../machine/machineClass.js';
 import type { MachineClass } from '../machine/machineClass.js';
@@ -33,6 +33,11 @@ export class LineRulesDto {
   @IsOptional()
   @IsIn(CONSEQUENCES, { message: 'Choose what lateness costs: ruin, wear or care.' })
   consequence?: Consequence | null;
+
+  /** where it is done; left out or null as is usual for how often it comes and how long it takes */
+  @IsOptional()
+  @IsIn(WORK_PLACES, { message: 'Choose whether it is done on the walk-round or in a visit.' })
+  doneIn?: WorkPlace | null;
 }
 
 /** A line of a book: an action on one or more components, and what makes it due. */

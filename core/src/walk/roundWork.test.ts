@@ -1,5 +1,5 @@
 import { every, everyHours, item } from '../schedule/testing/facts.js';
-import { isRoundWork } from './roundWork.js';
+import { isRoundWork, workPlaceOf } from './roundWork.js';
 import { STANDING_LOOKS, standingLooks } from './standingLook.js';
 
 const storage = { kind: 'storage', days: 7 } as const;
@@ -24,6 +24,15 @@ describe('everyday work', () => {
 
   it('comes oftener in dust', () => {
     expect(isRoundWork({ ...item('i', [everyHours(20)]), dutyFactor: 0.5 }, 5)).toBe(true);
+  });
+});
+
+describe('where work is done', () => {
+  it('is as its line says, whatever is usual, and as is usual where it says nothing', () => {
+    const often = item('i', [everyHours(8)]);
+    const seldom = item('i', [everyHours(100)]);
+    expect([workPlaceOf(often, 5, null), workPlaceOf(seldom, 5, null)]).toEqual(['walk', 'visit']);
+    expect([workPlaceOf(often, 5, 'visit'), workPlaceOf(seldom, 60, 'walk')]).toEqual(['visit', 'walk']);
   });
 });
 

@@ -8,15 +8,27 @@ const MOST_DAYS = 14;
 const MOST_HOURS = 10;
 const MOST_MINUTES = 10;
 
-function comesOften(trigger: Trigger, item: ScheduleItem): boolean {
+/** What makes an item due. */
+type Timed = Pick<ScheduleItem, 'triggers' | 'dutyFactor'>;
+
+function comesOften(trigger: Trigger, item: Timed): boolean {
   if (trigger.kind === 'everyHours') return hoursOf(trigger, item) <= MOST_HOURS;
   return trigger.kind === 'everyCalendar' && isInUse(trigger, item) && trigger.count <= MOST_DAYS;
+}
+
+/** Where work is done: on the walk-round, or in a visit with its job. */
+export const WORK_PLACES = ['walk', 'visit'] as const;
+export type WorkPlace = (typeof WORK_PLACES)[number];
+
+/** Where an item is done: as its line says, else as is usual for it. */
+export function workPlaceOf(item: ScheduleItem, minutes: number, said: WorkPlace | null): WorkPlace {
+  return said ?? (isRoundWork(item, minutes) ? 'walk' : 'visit');
 }
 
 /**
  * Whether an item is short everyday work, done on the walk-round without a job: at least every 10 hours or 14 days in use, and over in 10
  * minutes. Everything else is work of a visit.
  */
-export function isRoundWork(item: ScheduleItem, minutes: number): boolean {
+export function isRoundWork(item: Timed, minutes: number): boolean {
   return minutes <= MOST_MINUTES && item.triggers.some((trigger) => comesOften(trigger, item));
 }

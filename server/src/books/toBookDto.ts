@@ -5,7 +5,7 @@ import type { Book, Item } from '../models/book.model.js';
 
 /** A line as it crosses the wire: other lines of the book are named, not referred to by id. */
 function toItemDto(item: Item, nameOf: (id: string) => string): BookItemDto {
-  const { id, name, action, minutes, reference, note, windowHours, windowDays, consequence } = item;
+  const { id, name, action, minutes, reference, note, windowHours, windowDays, consequence, doneIn } = item;
   const components = storedComponents(item.components);
   const component = wordsOf(item, components);
   return {
@@ -20,6 +20,7 @@ function toItemDto(item: Item, nameOf: (id: string) => string): BookItemDto {
     windowHours,
     windowDays,
     consequence,
+    doneIn,
     triggers: storedTriggers(item.triggers).map((trigger) => withOtherItem(trigger, nameOf)),
     renews: storedIds(item.renews).map(nameOf),
   };

@@ -18,6 +18,7 @@ function columnsOf(line: BookItemFieldsDto, place: number, idOf: ReadonlyMap<str
     windowHours: line.windowHours ?? null,
     windowDays: line.windowDays ?? null,
     consequence: line.consequence ?? null,
+    doneIn: line.doneIn ?? null,
     triggers: line.triggers.map((trigger) => withOtherItem(trigger, (name) => idOf.get(name) ?? '')),
     renews: line.renews.flatMap((other) => idOf.get(other) ?? []),
   };

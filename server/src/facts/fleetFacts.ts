@@ -10,6 +10,7 @@ import type {
   Participation,
   ScheduleItem,
   ServicePoint,
+  WorkPlace,
 } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { Book, Item } from '../models/book.model.js';
@@ -26,6 +27,8 @@ export interface ItemInfo {
   readonly minutes: number;
   readonly reference: string;
   readonly note: string;
+  /** on the walk-round or in a visit, where its line says so */
+  readonly doneIn: WorkPlace | null;
 }
 
 /** A machine with all that its schedule follows from. */
@@ -128,8 +131,9 @@ class Lines {
   }
 
   info(item: Item): ItemInfo {
-    const { minutes, reference, note } = item;
-    return { bookName: this.bookNames.get(item.bookId ?? '') ?? null, minutes, reference, note };
+    const { minutes, reference, note, doneIn } = item;
+    const bookName = this.bookNames.get(item.bookId ?? '') ?? null;
+    return { bookName, minutes, reference, note, doneIn };
   }
 }
 

@@ -1,5 +1,5 @@
 import type { MachineClass } from '@yugator/contracts';
-import type { Action, Consequence, MeterName } from '@yugator/core';
+import type { Action, Consequence, MeterName, WorkPlace } from '@yugator/core';
 import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
 import {
@@ -50,6 +50,8 @@ export class Item extends Model<InferAttributes<Item>, InferCreationAttributes<I
   @OptionalWhole declare windowDays: number | null;
   /** what lateness costs, where the crew lead says so */
   @OptionalText declare consequence: Consequence | null;
+  /** on the walk-round or in a visit, where the crew lead says so */
+  @OptionalText declare doneIn: WorkPlace | null;
   /** no longer in its book; records still name it */
   @Flag declare dropped: boolean;
   @BelongsTo(() => Book) declare book?: NonAttribute<Book>;

@@ -1,10 +1,11 @@
-import { addDays, isRoundWork } from '@yugator/core';
+import { addDays, workPlaceOf } from '@yugator/core';
 import type { CivilDate, DueAnswer } from '@yugator/core';
 import type { ScheduledMachine } from './fleetSchedule.js';
 
 /** Whether an answer is about everyday work that is done on the walk-round. */
 export function isRoundAnswer({ item }: DueAnswer, { info }: ScheduledMachine): boolean {
-  return isRoundWork(item, info.get(item.id)?.minutes ?? 0);
+  const own = info.get(item.id);
+  return workPlaceOf(item, own?.minutes ?? 0, own?.doneIn ?? null) === 'walk';
 }
 
 /** Everyday work that waits: due, on no record, or due by tomorrow. */

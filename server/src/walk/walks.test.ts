@@ -133,6 +133,25 @@ describe('a walk round a machine', () => {
   });
 });
 
+describe('a line that says where it is done', () => {
+  it('is done there, however often it comes', async () => {
+    await lines();
+    const { body: before } = await yard.ask<MachineDetailDto>('GET', machine());
+    const items = before.ownItems.map((line) => ({
+      ...line,
+      doneIn: line.name === 'Belts: look over' ? 'walk' : 'visit',
+    }));
+    const put = await yard.ask('PUT', `${machine()}/items`, { body: { items, version: before.version } });
+    expect(put.status).toBe(200);
+    expect((await walk()).lines.map(({ itemName }) => itemName)).toEqual(['Belts: look over']);
+    const wrong = items.map((line) => ({ ...line, doneIn: 'field' }));
+    const refused = await yard.ask<ProblemDto>('PUT', `${machine()}/items`, {
+      body: { items: wrong, version: before.version + 1 },
+    });
+    expect(refused.body.errors?.[0]?.pointer).toBe('#/items/0/doneIn');
+  });
+});
+
 describe('Today', () => {
   it('says where walk-rounds wait in a line of their own; they hide no visit', async () => {
     const own = await lines();

@@ -60,6 +60,23 @@ describe('further rules of a line', () => {
     expect(kept).toMatchObject([{ consequence: 'wear' }]);
   });
 
+  it('tell where it is usually done, and take what the crew lead says instead', async () => {
+    // Weekly in use, 15 minutes: too long for a walk-round.
+    const weekly = { kind: 'everyCalendar', count: 7, unit: 'day', inUse: null } as const;
+    const dialog = await open({ ...LINE, others: [weekly] });
+    expect(dialog.getByText('As usual (in a visit)')).toBeVisible();
+    await choose('Where it is done', 'on the walk-round', dialog);
+    await press('Keep', dialog);
+    await waitFor(() => expect(kept).toHaveLength(1));
+    expect(kept).toMatchObject([{ doneIn: 'walk' }]);
+  });
+
+  it('say that what is short and comes often is usually done on the walk-round', async () => {
+    const weekly = { kind: 'everyCalendar', count: 7, unit: 'day', inUse: null } as const;
+    const dialog = await open({ ...LINE, minutes: '3', others: [weekly] });
+    expect(dialog.getByText('As usual (on the walk-round)')).toBeVisible();
+  });
+
   it('let what was said be taken back', async () => {
     const dialog = await open({ ...LINE, components: ['engineOil'], consequence: 'care' });
     await choose('What lateness costs', 'As usual for its component (ruin)', dialog);

@@ -2,8 +2,8 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { LineRulesDto } from '@yugator/contracts';
-import { consequenceOf, CONSEQUENCES } from '@yugator/core';
-import type { Trigger } from '@yugator/core';
+import { consequenceOf, CONSEQUENCES, isRoundWork, WORK_PLACES } from '@yugator/core';
+import type { Trigger, WorkPlace } from '@yugator/core';
 import { useState } from 'react';
 import { useController } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
@@ -14,6 +14,7 @@ import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
 import { triggerWords } from '../schedule/triggerWords.js';
+import { triggersOf } from './bookDraft.js';
 import type { BookDraft, DraftLine } from './bookDraft.js';
 import { CONSEQUENCE_WORDS } from './bookWords.js';
 import styles from './books.module.css';
@@ -76,6 +77,14 @@ function FurtherRules({
   );
 }
 
+const PLACE_WORDS: Record<WorkPlace, string> = { walk: 'on the walk-round', visit: 'in a visit' };
+
+/** Where a line is done while it says nothing, by how often it comes and how long it takes. */
+function usualPlace(line: DraftLine, draft: BookDraft): string {
+  const timed = { triggers: triggersOf(line, draft), dutyFactor: 1 };
+  return PLACE_WORDS[isRoundWork(timed, Number(line.minutes)) ? 'walk' : 'visit'];
+}
+
 /** What doing a line renews besides the weaker ones on its component, and what lateness of it costs. */
 function LineChoices({
   form,
@@ -84,6 +93,7 @@ function LineChoices({
 }: Pick<Props, 'line' | 'draft'> & { form: UseFormReturn<LineRulesDto> }) {
   const renews = useController({ control: form.control, name: 'renews' });
   const consequence = useController({ control: form.control, name: 'consequence' });
+  const doneIn = useController({ control: form.control, name: 'doneIn' });
   return (
     <>
       <TextField
@@ -117,13 +127,30 @@ function LineChoices({
           </MenuItem>
         ))}
       </TextField>
+      <TextField
+        label="Where it is done"
+        select
+        value={doneIn.field.value ?? ''}
+        onChange={(event) =>
+          doneIn.field.onChange(WORK_PLACES.find((each) => each === event.target.value) ?? null)
+        }
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        helperText="A walk-round needs no job"
+      >
+        <MenuItem value="">As usual ({usualPlace(line, draft)})</MenuItem>
+        {WORK_PLACES.map((each) => (
+          <MenuItem key={each} value={each}>
+            {PLACE_WORDS[each]}
+          </MenuItem>
+        ))}
+      </TextField>
     </>
   );
 }
 
 function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => void }) {
   const [others, setOthers] = useState(line.others);
-  const { renews, reference, note, windowHours, windowDays, consequence } = line;
+  const { renews, reference, note, windowHours, windowDays, consequence, doneIn } = line;
   const form = useDtoForm(LineRulesDto, {
     renews: [...renews],
     reference,
@@ -131,6 +158,7 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
     windowHours,
     windowDays,
     consequence,
+    doneIn,
   });
   return (
     <FormDialog
@@ -139,7 +167,7 @@ function RulesForm({ line, draft, onChange, onDone }: Props & { onDone: () => vo
       submitWord="Keep"
       pending={false}
       onSubmit={form.handleSubmit((kept) => {
-        onChange({ ...kept, others, consequence: kept.consequence ?? null });
+        onChange({ ...kept, others, consequence: kept.consequence ?? null, doneIn: kept.doneIn ?? null });
         onDone();
       })}
       onLeave={onDone}

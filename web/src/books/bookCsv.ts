@@ -3,6 +3,7 @@ import {
   componentSpec,
   componentsOfWords,
   CONSEQUENCES,
+  WORK_PLACES,
   isComponent,
   lineComponents,
   parseTrigger,
@@ -16,9 +17,18 @@ import { columnText } from './columnText.js';
 
 /** The columns that every book has, before those of its chart; the first version had only six. */
 const FIRST = ['line', 'action', 'components', 'minutes', 'reference', 'note'] as const;
-const FURTHER = ['further rules', 'does as well', 'window hours', 'window days', 'lateness'] as const;
+const FURTHER = [
+  'further rules',
+  'does as well',
+  'window hours',
+  'window days',
+  'lateness',
+  'done in',
+] as const;
 const FIXED = [...FIRST, ...FURTHER] as const;
 type Field = (typeof FIXED)[number];
+/** What a file of the second version may begin with: an earlier one does not say where work is done. */
+const WHOLE: readonly (readonly Field[])[] = [FIXED, FIXED.slice(0, -1)];
 
 const BETWEEN = '; ';
 
@@ -44,6 +54,7 @@ function cellsOf(line: DraftLine): Record<Field, string> {
     'window hours': line.windowHours === null ? '' : String(line.windowHours),
     'window days': line.windowDays === null ? '' : String(line.windowDays),
     lateness: line.consequence ?? '',
+    'done in': line.doneIn ?? '',
   };
 }
 
@@ -74,11 +85,11 @@ function isHead(head: readonly string[], fields: readonly string[]): boolean {
 
 function readHead(head: readonly string[]): Head | { readonly faults: string[] } {
   const old = FIRST.map((field) => (field === 'components' ? 'component' : field));
-  const isWhole = isHead(head, FIXED);
-  if (!isWhole && !isHead(head, old)) {
+  const whole = WHOLE.find((fixed) => isHead(head, fixed));
+  if (!whole && !isHead(head, old)) {
     return { faults: [`Line 1: the columns must begin with ${FIXED.join(',')}.`] };
   }
-  const fields: readonly Field[] = isWhole ? FIXED : FIRST;
+  const fields: readonly Field[] = whole ?? FIRST;
   const words = head.slice(fields.length);
   const columns = words.map(parseColumn);
   const faults = words.flatMap((word, index) =>
@@ -89,7 +100,7 @@ function readHead(head: readonly string[]): Head | { readonly faults: string[] }
     columns: columns.filter((column) => column !== null),
     cellOf: (row, field) => row[fields.indexOf(field)]?.trim() ?? '',
     marksOf: (row) => row.slice(fields.length),
-    isOld: !isWhole,
+    isOld: !whole,
   };
 }
 
@@ -155,6 +166,8 @@ class LineReader {
     const renews = readNames(cell('does as well'));
     const [windowHours, windowDays] = [readFigure(cell('window hours')), readFigure(cell('window days'))];
     const consequence = late ? CONSEQUENCES.find((each) => each === late.toLowerCase()) : null;
+    const place = cell('done in');
+    const doneIn = place ? WORK_PLACES.find((each) => each === place.toLowerCase()) : null;
     unless(name !== '', 'the name is missing.');
     unless(action !== undefined, `"${typed}" is no action; write ${ACTIONS.join(', ')}.`);
     unless(cell('components') !== '', 'what it is done to is missing.');
@@ -164,6 +177,10 @@ class LineReader {
     unless(!Number.isNaN(windowHours), `"${cell('window hours')}" is no figure of hours.`);
     unless(!Number.isNaN(windowDays), `"${cell('window days')}" is no figure of days.`);
     unless(consequence !== undefined, `"${late}" is no cost of lateness; write ${CONSEQUENCES.join(', ')}.`);
+    unless(
+      doneIn !== undefined,
+      `"${place}" is nowhere that it is done in; write ${WORK_PLACES.join(', ')}.`,
+    );
     const marks = this.marks(row, number);
     const isDue = others?.length !== 0 || marks.some((mark) => mark !== null);
     if (this.faults.length === before) unless(isDue, 'no column is marked, so it would never be due.');
@@ -182,6 +199,7 @@ class LineReader {
       windowHours,
       windowDays,
       consequence: consequence ?? null,
+      doneIn: doneIn ?? null,
     };
   }
 

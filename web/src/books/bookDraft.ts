@@ -8,6 +8,7 @@ import type {
   Consequence,
   MeterName,
   Trigger,
+  WorkPlace,
 } from '@yugator/core';
 
 /** A line of a book as it is entered: its marks in the columns, and the rules that no column holds. */
@@ -29,6 +30,7 @@ export interface DraftLine {
   readonly windowHours: number | null;
   readonly windowDays: number | null;
   readonly consequence: Consequence | null;
+  readonly doneIn: WorkPlace | null;
 }
 
 /** A book as it is entered. */
@@ -65,6 +67,7 @@ export function emptyLine(columns: number, key: string): DraftLine {
     windowHours: null,
     windowDays: null,
     consequence: null,
+    doneIn: null,
   };
 }
 
@@ -105,6 +108,7 @@ export function draftOf(book: BookDto): BookDraft {
         windowHours: item.windowHours ?? null,
         windowDays: item.windowDays ?? null,
         consequence: item.consequence ?? null,
+        doneIn: item.doneIn ?? null,
       };
     }),
   };
@@ -126,7 +130,7 @@ export function fieldsOf(draft: BookDraft): BookFieldsDto {
     meter: draft.meter,
     items: draft.lines.map((line) => {
       const { id, name, action, components, oldWords, renews, reference, note } = line;
-      const { windowHours, windowDays, consequence } = line;
+      const { windowHours, windowDays, consequence, doneIn } = line;
       return {
         ...(id === null ? {} : { id }),
         name: name.trim(),
@@ -139,6 +143,7 @@ export function fieldsOf(draft: BookDraft): BookFieldsDto {
         windowHours,
         windowDays,
         consequence,
+        doneIn,
         triggers: triggersOf(line, draft),
         minutes: /^\d+$/.test(line.minutes.trim()) ? Number(line.minutes) : NaN,
       };

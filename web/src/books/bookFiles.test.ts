@@ -137,6 +137,7 @@ describe('the files of a book', () => {
       windowHours: fc.constantFrom(null, 2.5),
       windowDays: fc.constantFrom(null, 9),
       consequence: fc.constantFrom(null, 'ruin' as const),
+      doneIn: fc.constantFrom(null, 'walk' as const, 'visit' as const),
     });
     fc.assert(
       fc.property(fc.array(line, { minLength: 1, maxLength: 6 }), (lines) => {
@@ -149,6 +150,22 @@ describe('the files of a book', () => {
       }),
       { seed: 6, numRuns: 200 },
     );
+  });
+
+  it('come back from the CSV that did not say yet where work is done, and refuse a place that there is none', () => {
+    const head =
+      'line,action,components,minutes,reference,note,further rules,does as well,window hours,window days,lateness';
+    const readOf = (first: string, cells: string) =>
+      readBookFile('book.csv', `${first},50 h\nOil,replace,engine oil,30,,,,,,,${cells}every`, {
+        ...emptyBook(),
+        name: 'Mine',
+      });
+    const before = readOf(head, ',');
+    if (!('draft' in before)) throw new Error(before.faults.join());
+    expect(before.draft.lines.map(({ doneIn, marks }) => [doneIn, marks])).toEqual([[null, ['every']]]);
+    expect(readOf(`${head},done in`, ',field,')).toEqual({
+      faults: ['Line 2: "field" is nowhere that it is done in; write walk, visit.'],
+    });
   });
 
   it('come back from the CSV of the first version, words of a component taken over where they are sure', () => {
@@ -215,7 +232,7 @@ describe('the files of a book', () => {
     });
     expect(readBookFile('book.csv', 'name,hours\nOil,50', emptyBook())).toEqual({
       faults: [
-        'Line 1: the columns must begin with line,action,components,minutes,reference,note,further rules,does as well,window hours,window days,lateness.',
+        'Line 1: the columns must begin with line,action,components,minutes,reference,note,further rules,does as well,window hours,window days,lateness,done in.',
       ],
     });
     expect(readBookFile('x.csv', 'line,action,component,minutes,reference,note,often', emptyBook())).toEqual({
