@@ -70,6 +70,8 @@ describe('a machine that does not start', () => {
       terminals: 'good',
     });
     expect(answersAsked({ turns: 'cranks', rest: 12 })).toEqual({ turns: 'cranks' });
+    // 70 °F is 21.111… °C.
+    expect(answersAsked({ ...answers, celsius: (70 - 32) / 1.8 }).celsius).toBe(21.11);
   });
 
   it('has a new battery where it breaks down under load, judged by its temperature', () => {

@@ -123,13 +123,20 @@ export function searchNoStart(answers: SearchAnswers): Search {
   return { asked, verdict: 'technician' };
 }
 
-/** Of some answers those to questions that were asked: an answer to one that no longer comes up says nothing. */
+/** A meter shows hundredths; of degrees typed in Fahrenheit no more is meant. */
+function inHundredths(answer: unknown): unknown {
+  return typeof answer === 'number' ? Math.round(answer * 100) / 100 : answer;
+}
+
+/** Of some answers those to questions that were asked, as they are kept: an answer to one that no longer comes up says nothing. */
 export function answersAsked(answers: SearchAnswers): SearchAnswers {
   const { asked } = searchNoStart(answers);
   const kept = new Set<string>(
     asked.flatMap((question) => (question === 'load' ? LOAD_ANSWERS : [question])),
   );
   return Object.fromEntries(
-    Object.entries(answers).filter(([name, answer]) => answer !== undefined && kept.has(name)),
+    Object.entries(answers).flatMap(([name, answer]) =>
+      answer !== undefined && kept.has(name) ? [[name, inHundredths(answer)]] : [],
+    ),
   );
 }

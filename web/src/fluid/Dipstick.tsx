@@ -8,22 +8,25 @@ import check from '../check/check.module.css';
 import { inJug } from './jugSizes.js';
 import type { JugSize } from './jugSizes.js';
 
+type Place = readonly [reading: number, words: string];
+
+/** Places on any dipstick, the low mark at 0 and the full one at 1. */
+const PLACES: readonly Place[] = [
+  [-0.25, 'Below the low mark'],
+  [0, 'At the low mark'],
+  [0.25, 'A quarter up'],
+  [0.5, 'Half way'],
+  [0.75, 'Three quarters up'],
+  [1, 'At the full mark'],
+  [1.25, 'Above the full mark'],
+];
 const SHADE_UNDER = 0.9;
 
-/** Where the oil may stand, from the low mark (0) to the full one (1). */
-function readingsOf({ target, shade }: DipstickTarget, betweenMarks: number): [number, string][] {
+/** Where the oil may stand, the shade under full where the crew has it. */
+function placesOf({ target, shade }: DipstickTarget, betweenMarks: number): Place[] {
   const under = target === 'shadeUnder' ? Math.round((1 - shade / betweenMarks) * 100) / 100 : SHADE_UNDER;
-  const readings: [number, string][] = [
-    [-0.25, 'Below the low mark'],
-    [0, 'At the low mark'],
-    [0.25, 'A quarter up'],
-    [0.5, 'Half way'],
-    [0.75, 'Three quarters up'],
-    [under, 'A shade under full'],
-    [1, 'At the full mark'],
-    [1.25, 'Above the full mark'],
-  ];
-  return readings.filter(([place], at) => at === 5 || place !== under).sort(([a], [b]) => a - b);
+  const others = PLACES.filter(([reading]) => reading !== under);
+  return [...others, [under, 'A shade under full'] as const].sort(([a], [b]) => a - b);
 }
 
 interface Props {
@@ -86,7 +89,7 @@ export function Dipstick(props: Props) {
           onChange={(event) => onChange(Number(event.target.value), betweenMarks)}
           sx={{ minWidth: 210 }}
         >
-          {readingsOf(target, betweenMarks).map(([place, words]) => (
+          {placesOf(target, betweenMarks).map(([place, words]) => (
             <MenuItem key={place} value={String(place)}>
               {words}
             </MenuItem>
