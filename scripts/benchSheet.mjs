@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { performance } from 'node:perf_hooks';
-import { composeSheet, DEFAULT_RULES, usualFittings } from '../core/dist/index.js';
+import { composeSheet, DEFAULT_HOUSE, usualFittings } from '../core/dist/index.js';
 import { CATALOGUE } from '../server/dist/books/catalogue.js';
 import { specCardOf } from '../server/dist/demo/specCards.js';
 
@@ -18,7 +18,7 @@ function setUpOf(books, machineClass, fuel) {
     .map(({ name, action, components }, index) => ({ id: String(index), name, action, components }));
   const { cooling, spec } = specCardOf(machineClass, fuel);
   const fittings = usualFittings(machineClass, fuel);
-  return { machineClass, fuel, cooling, fittings, rules: DEFAULT_RULES, spec, items };
+  return { machineClass, fuel, cooling, fittings, ...DEFAULT_HOUSE, spec, items };
 }
 
 /** Milliseconds of the median of many rounds, after some to warm up. */
