@@ -40,7 +40,7 @@ const FLOORS = [
   ['books', 'defect', 'meter', 'oil', 'shelf'],
   ['machine'],
   ['job'],
-  ['component', 'evidence', 'fleetFile', 'paper', 'today'],
+  ['component', 'evidence', 'fleetFile', 'paper', 'today', 'walk'],
 ];
 
 const SERVER_ARROW = {

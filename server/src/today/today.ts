@@ -47,14 +47,13 @@ export class Today {
     const stopped = new Set(
       defects.filter(({ severity }) => severity === 'stop').map(({ machine }) => machine.id),
     );
-    const ordered = machines
-      .map((scheduled) => ({
-        scheduled,
-        tag: scheduled.machine.tag,
-        isStopped: stopped.has(scheduled.machine.id),
-        answers: visitAnswers(scheduled),
-      }))
-      .sort(compareMachines);
+    const ranked = await mapGently(machines, (scheduled) => ({
+      scheduled,
+      tag: scheduled.machine.tag,
+      isStopped: stopped.has(scheduled.machine.id),
+      answers: visitAnswers(scheduled),
+    }));
+    const ordered = ranked.sort(compareMachines);
     return {
       today,
       machines: await mapGently(ordered.slice(0, MACHINES_LISTED), ({ scheduled }) =>
