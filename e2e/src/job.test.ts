@@ -47,6 +47,12 @@ async function findDefect(page: Page, item: string, words: string): Promise<void
   await page.waitForSelector('.MuiDialog-root', { hidden: true });
 }
 
+/** Types what the meter shows once the sign-off is there: it waits for who may have done it. */
+async function typeHours(page: Page, { lastShown }: MachineOnWire): Promise<void> {
+  const hours = await page.waitForSelector('input[name=shown]');
+  await hours?.type(String(lastShown));
+}
+
 const recordsOf = (page: Page, id: string) =>
   read<{ total: number; records: { items: string[]; others: { name: string; outcome: string }[] }[] }>(
     page,
@@ -73,9 +79,7 @@ describe('a mechanic with a phone', () => {
     await workThrough(page, seen);
 
     await findDefect(page, 'Blades: sharpen and balance', 'Crack at the star of the left blade');
-    const shown = String(mower.lastShown);
-    await page.$eval('input[name=shown]', (field) => (field as HTMLInputElement).select());
-    await page.type('input[name=shown]', shown);
+    await typeHours(page, mower);
     await press(page, 'Sign off');
     await sees(page, 'Next due');
     const { total, records } = await recordsOf(page, mower.id);
@@ -109,8 +113,7 @@ describe('a mechanic with a phone', () => {
     await second.goto(page.url());
     await sees(second, 'The sheet is worked through');
     for (const each of [page, second]) {
-      await each.$eval('input[name=shown]', (field) => (field as HTMLInputElement).select());
-      await each.type('input[name=shown]', String(tractor.lastShown));
+      await typeHours(each, tractor);
     }
     await Promise.all([press(page, 'Sign off'), press(second, 'Sign off')]);
     await Promise.all([sees(page, 'Next due'), sees(second, 'Next due')]);

@@ -104,6 +104,7 @@ describe('somebody with a keyboard only, on a weak network', () => {
     }
 
     // Nothing stands in the field beforehand: the hours are read at the machine.
+    await page.waitForSelector('input[name=shown]');
     expect(await page.$eval('input[name=shown]', (field) => (field as HTMLInputElement).value)).toBe('');
     const last = await page.evaluate(async (id) => {
       const machine = (await (await fetch(`/api/machines/${id}`)).json()) as { lastShown: number };

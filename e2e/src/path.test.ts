@@ -104,6 +104,7 @@ describe('the whole path of a crew lead', () => {
     await page.$eval('input[name=minutes]', (field) => (field as HTMLInputElement).select());
     await page.type('input[name=minutes]', '35');
     // The hours are read at the machine; nothing stands there beforehand.
+    await page.waitForSelector('input[name=shown]');
     expect(await page.$eval('input[name=shown]', (field) => (field as HTMLInputElement).value)).toBe('');
     await page.type('input[name=shown]', String(first.lastShown + 3));
     await press(page, 'Sign off');

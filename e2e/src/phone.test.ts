@@ -114,7 +114,7 @@ describe('on a phone', () => {
     const sheet = await page.evaluate(() => document.body.textContent ?? '');
     expect(sheet).not.toMatch(/drain plug|Pan under|pour the first part/i);
     await workThrough(page, {});
-    await page.type('input[name=shown]', String(machine.lastShown));
+    await (await page.waitForSelector('input[name=shown]'))?.type(String(machine.lastShown));
     await press(page, 'Sign off');
     await sees(page, 'Next due');
     expect(complaints).toEqual([]);
