@@ -27,18 +27,20 @@ export function RecordList({ machineId, search }: { machineId?: string; search?:
   );
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const rounds = (
-    <FormControlLabel
-      control={
-        <Switch
-          checked={withRounds}
-          onChange={(_event, checked) => {
-            setPage(1);
-            setWithRounds(checked);
-          }}
-        />
-      }
-      label="Walk-rounds too"
-    />
+    <div>
+      <FormControlLabel
+        control={
+          <Switch
+            checked={withRounds}
+            onChange={(_event, checked) => {
+              setPage(1);
+              setWithRounds(checked);
+            }}
+          />
+        }
+        label="Walk-rounds too"
+      />
+    </div>
   );
   if (data.total === 0) {
     return (
