@@ -17,8 +17,6 @@ export class WalkDto {
   expectedShown!: number | null;
   /** everyday work that is due or falls due by tomorrow, worst first */
   lines!: DueLineDto[];
-  /** open defects */
-  defects!: DefectDto[];
 }
 
 /** Something that is not well. */

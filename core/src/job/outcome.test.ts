@@ -1,11 +1,25 @@
 import { civilDate } from '../calendar/civilDate.js';
-import { outcomeFaults, settledOutcome } from './outcome.js';
+import { JUDGEMENTS } from '../schedule/baseline.js';
+import { judgementOf, outcomeFaults, outcomeOf, OUTCOMES, settledOutcome } from './outcome.js';
 import type { SaidOutcome } from './outcome.js';
 
 const TODAY = civilDate('2027-05-13');
 const lifeOn = (meter: string) => (meter === 'engine' ? 60 : meter === 'loader' ? 12 : null);
 const faults = (said: SaidOutcome) =>
   outcomeFaults(said, TODAY, lifeOn).map(({ field, code }) => `${field} ${code}`);
+
+describe('an outcome with a limit', () => {
+  it('is a judgement of the schedule; a defect, and what has no limit, is none', () => {
+    const none = { untilLife: null, untilOn: null };
+    const until = { untilLife: 80, untilOn: null };
+    expect(OUTCOMES.map((outcome) => judgementOf({ outcome, ...until }))).toEqual([
+      ...['leftOut', 'kept', 'deferred', null],
+    ]);
+    expect(OUTCOMES.map((outcome) => judgementOf({ outcome, ...none }))).toEqual([null, null, null, null]);
+    expect(judgementOf({ outcome: null, untilLife: null, untilOn: '2027-06-01' })).toBeNull();
+    for (const kind of JUDGEMENTS) expect(judgementOf({ outcome: outcomeOf(kind), ...until })).toBe(kind);
+  });
+});
 
 describe('what is said of an item', () => {
   it.each<[SaidOutcome, string[]]>([

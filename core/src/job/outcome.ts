@@ -1,9 +1,29 @@
 import type { CivilDate } from '../calendar/civilDate.js';
+import type { JudgementKind } from '../schedule/baseline.js';
 import type { MeterName } from '../schedule/trigger.js';
 
 /** What may become of an item in a job. */
 export const OUTCOMES = ['done', 'kept', 'deferred', 'defect'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
+
+/** What of an outcome is a judgement of the schedule: one with a limit. Done with one leaves out the next time. Null where it is none. */
+export function judgementOf({
+  outcome,
+  untilLife,
+  untilOn,
+}: {
+  readonly outcome: Outcome | null;
+  readonly untilLife: number | null;
+  readonly untilOn: string | null;
+}): JudgementKind | null {
+  if (outcome === null || outcome === 'defect' || (untilLife === null && untilOn === null)) return null;
+  return outcome === 'done' ? 'leftOut' : outcome;
+}
+
+/** The outcome that a judgement came with. */
+export function outcomeOf(kind: JudgementKind): Outcome {
+  return kind === 'leftOut' ? 'done' : kind;
+}
 
 /** What somebody says of an item; null takes back what was said. */
 export interface SaidOutcome {

@@ -1,5 +1,6 @@
+import { civilDate } from '../calendar/civilDate.js';
 import { every, everyHours, item } from '../schedule/testing/facts.js';
-import { isRoundWork, workPlaceOf } from './roundWork.js';
+import { isRoundWork, waitsForWalk, workPlaceOf } from './roundWork.js';
 import { STANDING_LOOKS, standingLooks } from './standingLook.js';
 
 const storage = { kind: 'storage', days: 7 } as const;
@@ -33,6 +34,22 @@ describe('where work is done', () => {
     const seldom = item('i', [everyHours(100)]);
     expect([workPlaceOf(often, 5, null), workPlaceOf(seldom, 5, null)]).toEqual(['walk', 'visit']);
     expect([workPlaceOf(often, 5, 'visit'), workPlaceOf(seldom, 60, 'walk')]).toEqual(['visit', 'walk']);
+  });
+});
+
+describe('everyday work that waits', () => {
+  const today = civilDate('2027-05-13');
+  it.each([
+    ['overdue', '2027-05-01', true],
+    ['ripe', '2027-05-20', true],
+    ['noRecord', null, true],
+    ['coming', '2027-05-14', true],
+    ['coming', '2027-05-15', false],
+    ['coming', null, false],
+    ['fine', '2027-08-01', false],
+    ['resting', '2027-05-13', false],
+  ] as const)('is what is due, on no record, or due by tomorrow: %s on %s', (state, on, waits) => {
+    expect(waitsForWalk({ state, expectedOn: on && civilDate(on) }, today)).toBe(waits);
   });
 });
 

@@ -1,3 +1,6 @@
+import { addDays } from '../calendar/civilDate.js';
+import type { CivilDate } from '../calendar/civilDate.js';
+import type { DueAnswer } from '../schedule/due.js';
 import { isInUse } from '../schedule/inUse.js';
 import type { ScheduleItem } from '../schedule/item.js';
 import type { Trigger } from '../schedule/trigger.js';
@@ -21,8 +24,17 @@ export const WORK_PLACES = ['walk', 'visit'] as const;
 export type WorkPlace = (typeof WORK_PLACES)[number];
 
 /** Where an item is done: as its line says, else as is usual for it. */
-export function workPlaceOf(item: ScheduleItem, minutes: number, said: WorkPlace | null): WorkPlace {
+export function workPlaceOf(item: Timed, minutes: number, said: WorkPlace | null): WorkPlace {
   return said ?? (isRoundWork(item, minutes) ? 'walk' : 'visit');
+}
+
+/** Whether everyday work waits for a walk-round: due, on no record, or due by tomorrow. */
+export function waitsForWalk(
+  { state, expectedOn }: Pick<DueAnswer, 'state' | 'expectedOn'>,
+  today: CivilDate,
+): boolean {
+  if (state === 'overdue' || state === 'ripe' || state === 'noRecord') return true;
+  return state === 'coming' && expectedOn !== null && expectedOn <= addDays(today, 1);
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { Component, ComponentClass } from '../component/components.js';
+import type { ComponentClass } from '../component/components.js';
 import type { LookKey } from '../check/looks.js';
 
 /** What is looked at on every walk-round, whatever its books say. */
@@ -6,7 +6,6 @@ export interface StandingLook {
   readonly key: string;
   /** what good looks like */
   readonly words: string;
-  readonly component: Component | null;
   /** the pictures that help where it is not so; null where there are none */
   readonly look: LookKey | null;
   /** null for every class */
@@ -15,47 +14,41 @@ export interface StandingLook {
 
 /** From the ground up, as one walks round it (common practice). */
 export const STANDING_LOOKS: readonly StandingLook[] = [
-  { key: 'drips', words: 'No drips beneath', component: null, look: null, classes: null },
+  { key: 'drips', words: 'No drips beneath', look: null, classes: null },
   {
     key: 'engineOil',
     words: 'Engine oil between its marks, brown and clear',
-    component: 'engineOil',
     look: 'engineOil',
     classes: null,
   },
   {
     key: 'hydraulic',
     words: 'Hydraulic or transmission oil at its mark',
-    component: null,
     look: 'hydraulicOil',
     classes: ['compactTractor', 'utilityVehicle', 'zeroTurn'],
   },
   {
     key: 'screen',
     words: 'Screen and fins free of grass',
-    component: 'radiatorScreen',
     look: null,
     classes: null,
   },
   {
     key: 'airIndicator',
     words: 'Air indicator green, or the filter box closed',
-    component: 'airFilter',
     look: 'airFilter',
     classes: null,
   },
-  { key: 'tyres', words: 'Tyres full and whole', component: 'tyres', look: 'tyre', classes: null },
+  { key: 'tyres', words: 'Tyres full and whole', look: 'tyre', classes: null },
   {
     key: 'guards',
     words: 'Guards, chute and shields in place',
-    component: null,
     look: null,
     classes: null,
   },
   {
     key: 'safetyStart',
     words: 'It starts only as it should, and stops when the seat is left',
-    component: 'safetyStart',
     look: null,
     classes: null,
   },

@@ -3,6 +3,7 @@ import { emptySpecCard } from '@yugator/contracts';
 import { instant } from '@yugator/core';
 import { Session } from '../models/session.model.js';
 import { jobActs } from '../testing/jobActs.js';
+import { ownLine } from '../testing/ownLine.js';
 import { yardOfFile } from '../testing/testApp.js';
 
 const yard = yardOfFile();
@@ -11,18 +12,7 @@ const { mechanic, open, signOff, tick } = jobActs(() => yard);
 /** A machine with an item of its own whose bolts are checked every 50 h. */
 async function boltsOf(): Promise<string> {
   const path = `/api/machines/${yard.crew.machine}`;
-  const bolts = {
-    name: 'Wheel bolts',
-    action: 'tighten',
-    components: ['wheelNuts'],
-    minutes: 10,
-    renews: [],
-    reference: '',
-    note: '',
-    windowHours: null,
-    windowDays: null,
-    triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
-  };
+  const bolts = ownLine({ name: 'Wheel bolts', action: 'tighten', components: ['wheelNuts'] }, 50, 10);
   await yard.ask('PUT', `${path}/items`, { body: { items: [bolts], version: 1 } });
   const { body } = await yard.ask<MachineDetailDto>('GET', path);
   return body.ownItems[0]?.id ?? '';
@@ -52,18 +42,7 @@ const deck = { name: 'Deck', sidewaysWithin: 2, low: 3, high: 6, tipsWithin: nul
 describe('what checks found', () => {
   it('is kept with the record by the limits of that day, whatever the card says later', async () => {
     const path = `/api/machines/${yard.crew.machine}`;
-    const level = {
-      name: 'Deck: level',
-      action: 'adjust',
-      components: ['deck'],
-      minutes: 15,
-      renews: [],
-      reference: '',
-      note: '',
-      windowHours: null,
-      windowDays: null,
-      triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
-    };
+    const level = ownLine({ name: 'Deck: level', action: 'adjust', components: ['deck'] }, 50, 15);
     await yard.ask('PUT', `${path}/items`, { body: { items: [level], version: 1 } });
     const card = (decks: object[], version: number) =>
       yard.ask<MachineDetailDto>('PUT', `${path}/spec`, {
@@ -95,18 +74,7 @@ describe('what checks found', () => {
 
   it('that a fitting takes no grease is taken down as a defect, once, and taken back with its record', async () => {
     const path = `/api/machines/${yard.crew.machine}`;
-    const grease = {
-      name: 'Axle: grease',
-      action: 'grease',
-      components: ['axles'],
-      minutes: 5,
-      renews: [],
-      reference: '',
-      note: '',
-      windowHours: null,
-      windowDays: null,
-      triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
-    };
+    const grease = ownLine({ name: 'Axle: grease', action: 'grease', components: ['axles'] }, 50, 5);
     await yard.ask('PUT', `${path}/items`, { body: { items: [grease], version: 1 } });
     const fittings = [{ component: 'axles', name: 'Axle pivot', where: '', strokes: 3 }];
     const { body: carded } = await yard.ask<MachineDetailDto>('PUT', `${path}/spec`, {

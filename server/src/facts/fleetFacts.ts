@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { civilDate, lifeHours, withOverrides } from '@yugator/core';
+import { civilDate, judgementOf, lifeHours, withOverrides } from '@yugator/core';
 import type {
   Attachment,
   AttachmentMeter,
@@ -55,11 +55,12 @@ interface OpenHistory extends ItemHistory {
   readonly extensions: Extension[];
 }
 
-function toExtension({ outcome, on, life, untilLife, untilMeter, untilOn }: ItemOutcome): Extension[] {
-  if (outcome === null || outcome === 'defect') return [];
-  if (untilLife === null && untilOn === null) return [];
+function toExtension(said: ItemOutcome): Extension[] {
+  const kind = judgementOf(said);
+  if (kind === null) return [];
+  const { on, life, untilLife, untilMeter, untilOn } = said;
   const until = { untilLife, meter: untilMeter, untilOn: untilOn === null ? null : civilDate(untilOn) };
-  return [{ kind: outcome === 'done' ? 'leftOut' : outcome, made: { on, life }, ...until }];
+  return [{ kind, made: { on, life }, ...until }];
 }
 
 function historyOf(

@@ -9,7 +9,7 @@ import type {
   FleetFileDto,
 } from '@yugator/contracts';
 import { FILE_VERSION, machineFacts } from '@yugator/contracts';
-import { OWN_ITEMS, withOtherItem } from '@yugator/core';
+import { OWN_ITEMS, withOtherItem, judgementOf } from '@yugator/core';
 import type { Attachment, MeterSegment, Trigger } from '@yugator/core';
 import { Book, Item } from '../models/book.model.js';
 import { linesOf, toBookDto, toItemDtos } from '../books/toBookDto.js';
@@ -140,17 +140,14 @@ export class ExportFleet {
           .flatMap(({ itemId }) => toPoint(lines, itemId, doneOn, life)),
       ),
       judged: byMachine(jobs, ({ items, doneOn, life }) =>
-        (items ?? []).flatMap(({ itemId, outcome, untilLife, untilMeter, untilOn }) =>
-          outcome !== null && outcome !== 'defect' && (untilLife !== null || untilOn !== null)
-            ? toPoint(lines, itemId, doneOn, life).map((point) => ({
-                ...point,
-                kind: outcome === 'done' ? ('leftOut' as const) : outcome,
-                untilLife,
-                meter: untilMeter,
-                untilOn,
-              }))
-            : [],
-        ),
+        (items ?? []).flatMap((item) => {
+          const { itemId, untilLife, untilMeter: meter, untilOn } = item;
+          const kind = judgementOf(item);
+          const points = kind === null ? [] : toPoint(lines, itemId, doneOn, life);
+          return points.flatMap((point) =>
+            kind === null ? [] : [{ ...point, kind, untilLife, meter, untilOn }],
+          );
+        }),
       ),
       declared: byMachine(declarations, ({ itemId, doneOn, life }) => toPoint(lines, itemId, doneOn, life)),
     };

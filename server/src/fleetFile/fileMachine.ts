@@ -1,6 +1,6 @@
 import { machineFacts, withComponents } from '@yugator/contracts';
 import type { FileMachineDto, Outcome } from '@yugator/contracts';
-import { nameKey, withOtherItem } from '@yugator/core';
+import { nameKey, withOtherItem, outcomeOf } from '@yugator/core';
 import type { MeterName, Trigger } from '@yugator/core';
 import { known } from '../database/known.js';
 import { AttachmentRow, MachineBook, MachineSeason } from '../models/machine.model.js';
@@ -106,7 +106,7 @@ export function outcomesOf(
     ...(judged ?? []).map(({ kind, meter = null, ...point }) => ({
       ...point,
       itemId: idOf(point),
-      outcome: kind === 'leftOut' ? ('done' as const) : kind,
+      outcome: outcomeOf(kind),
       untilMeter: meter,
     })),
   ];

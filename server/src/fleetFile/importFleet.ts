@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { fileFaults } from '@yugator/contracts';
 import type { FileMachineDto, FleetFileDto, ImportFleetDto, ImportResultDto } from '@yugator/contracts';
-import { nameKey, OWN_ITEMS } from '@yugator/core';
+import { nameKey, OWN_ITEMS, judgementOf } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../models/book.model.js';
 import { writeLines, writeNewBook } from '../books/writeBook.js';
@@ -184,7 +184,7 @@ export class ImportFleet {
             untilLife,
             untilMeter,
             untilOn,
-            leavesOutNext: outcome === 'done' && (untilLife !== null || untilOn !== null),
+            leavesOutNext: judgementOf({ outcome, untilLife, untilOn }) === 'leftOut',
             version: 1,
           }),
         ),

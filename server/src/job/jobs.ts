@@ -33,7 +33,7 @@ import { outcomeFaults } from './outcome.js';
 import { keepFindings } from './findings.js';
 import { JobSheets } from './jobSheets.js';
 import { checkLeftOut, keepLeftOut } from './leaveOut.js';
-import { setUpOf } from './setUpOf.js';
+import { rulesOn } from './setUpOf.js';
 
 type Findings = Awaited<ReturnType<typeof keepFindings>>;
 
@@ -121,7 +121,7 @@ export class Jobs {
       const faults = outcomeFaults(fields, today, (meter) => lifeOn(scheduled, meter));
       if (faults.length) throw fieldProblem(...faults);
       if (fields.leavesOutNext === true && scheduled) {
-        checkLeftOut(scheduled, itemId, setUpOf(scheduled, site, new Set()).rules, today);
+        checkLeftOut(scheduled, itemId, rulesOn(scheduled.machine, site), today);
       }
       await item.update({ ...settledOutcome(fields), version: fields.version + 1 });
       await job.update({ version: job.version + 1 });

@@ -1,6 +1,8 @@
 import type { DueLineDto, JobDto, MachineDetailDto, ProblemDto, WorkshopDto } from '@yugator/contracts';
 import { emptySpecCard } from '@yugator/contracts';
+import type { Component } from '@yugator/core';
 import { jobActs } from '../testing/jobActs.js';
+import { ownLine } from '../testing/ownLine.js';
 import { yardOfFile } from '../testing/testApp.js';
 
 const yard = yardOfFile();
@@ -8,19 +10,8 @@ const { mechanic, open, signOff, tick } = jobActs(() => yard);
 
 type Answer<T> = T & Omit<ProblemDto, 'status'>;
 
-/** An item of the machine's own, looked at every 50 h. */
-const looked = (name: string, component: string) => ({
-  name,
-  action: 'inspect',
-  components: [component],
-  minutes: 5,
-  renews: [],
-  reference: '',
-  note: '',
-  windowHours: null,
-  windowDays: null,
-  triggers: [{ kind: 'everyHours', hours: 50, meter: 'engine', grid: null }],
-});
+const looked = (name: string, component: Component) =>
+  ownLine({ name, action: 'inspect', components: [component] });
 
 const machine = () => `/api/machines/${yard.crew.machine}`;
 const ownItems = async () => {

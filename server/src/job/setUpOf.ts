@@ -1,9 +1,14 @@
 import { fittingsOf, rulesWithWays } from '@yugator/core';
-import type { MachineFacts, MachineSetUp } from '@yugator/core';
+import type { HouseRules, MachineFacts, MachineSetUp } from '@yugator/core';
 import { storedCardOrEmpty } from '../machine/storedCard.js';
 import type { Machine } from '../models/machine.model.js';
 import type { Site } from '../models/site.model.js';
 import { figuresOf, rulesOf } from '../site/workshop.js';
+
+/** The house rules as they are on a machine. */
+export function rulesOn({ spec }: Pick<Machine, 'spec'>, site: Site): HouseRules {
+  return rulesWithWays(rulesOf(site), storedCardOrEmpty(spec).ways);
+}
 
 /** The machine, the shop and the chosen items, as a sheet is composed from them; all items of the machine where none are chosen. */
 export function setUpOf(
@@ -21,7 +26,7 @@ export function setUpOf(
     cooling: machine.cooling ?? (fuel === 'diesel' ? 'liquid' : 'air'),
     fittings: fittingsOf(service, machineClass, fuel),
     spec: { fluids, torques, plugs, tyres, plays, decks, charging, fittings, access, tools },
-    rules: rulesWithWays(rulesOf(site), ways),
+    rules: rulesOn(machine, site),
     figures: figuresOf(site),
     ways,
     items: facts.items

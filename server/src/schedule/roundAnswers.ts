@@ -1,20 +1,21 @@
-import { addDays, workPlaceOf } from '@yugator/core';
+import { waitsForWalk, workPlaceOf } from '@yugator/core';
 import type { CivilDate, DueAnswer } from '@yugator/core';
 import type { ScheduledMachine } from './fleetSchedule.js';
 
-/** Whether an answer is about everyday work that is done on the walk-round. */
-export function isRoundAnswer({ item }: DueAnswer, { info }: ScheduledMachine): boolean {
-  const own = info.get(item.id);
-  return workPlaceOf(item, own?.minutes ?? 0, own?.doneIn ?? null) === 'walk';
+/** The answers of a machine by where their work is done, each worst first. */
+export interface AnswersByPlace {
+  readonly visit: readonly DueAnswer[];
+  readonly walk: readonly DueAnswer[];
+  /** of the everyday work, what waits for a walk-round */
+  readonly waiting: readonly DueAnswer[];
 }
 
-/** Everyday work that waits: due, on no record, or due by tomorrow. */
-export function waitingRound(scheduled: ScheduledMachine, today: CivilDate): DueAnswer[] {
-  const tomorrow = addDays(today, 1);
-  return scheduled.schedule.answers.filter((answer) => {
-    if (!isRoundAnswer(answer, scheduled)) return false;
-    const { state, expectedOn } = answer;
-    if (state === 'overdue' || state === 'ripe' || state === 'noRecord') return true;
-    return state === 'coming' && expectedOn !== null && expectedOn <= tomorrow;
-  });
+export function answersByPlace({ schedule, info }: ScheduledMachine, today: CivilDate): AnswersByPlace {
+  const [visit, walk]: [DueAnswer[], DueAnswer[]] = [[], []];
+  for (const answer of schedule.answers) {
+    const own = info.get(answer.item.id);
+    const place = workPlaceOf(answer.item, own?.minutes ?? 0, own?.doneIn ?? null);
+    (place === 'walk' ? walk : visit).push(answer);
+  }
+  return { visit, walk, waiting: walk.filter((answer) => waitsForWalk(answer, today)) };
 }

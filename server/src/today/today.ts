@@ -8,7 +8,7 @@ import type {
   WaitingRoundDto,
 } from '@yugator/contracts';
 import { compareMachines, strongestState } from '@yugator/core';
-import type { CivilDate, DueAnswer } from '@yugator/core';
+import type { CivilDate, DueAnswer, RankedMachine } from '@yugator/core';
 import { staleDaysOf } from '../meter/toRoundMeter.js';
 import { meterOf, meterWords, readMeters } from '../meter/readMeters.js';
 import { Defects } from '../defect/defects.js';
@@ -16,7 +16,7 @@ import { Job } from '../models/job.model.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
-import { isRoundAnswer, waitingRound } from '../schedule/roundAnswers.js';
+import { answersByPlace } from '../schedule/roundAnswers.js';
 import { toBitingLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
 import type { Site } from '../models/site.model.js';
@@ -24,6 +24,14 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 
 /** A day's work is never longer; the rest stands in the schedule of the fleet. */
 const MACHINES_LISTED = 100;
+
+/** A machine with what decides its place: its work of visits, worst first; everyday work is done on the walk-round. */
+interface RankedToday extends RankedMachine {
+  readonly scheduled: ScheduledMachine;
+  readonly answers: readonly DueAnswer[];
+  /** everyday work that waits */
+  readonly rounds: number;
+}
 
 /** What bites now. */
 @Injectable()
@@ -47,22 +55,22 @@ export class Today {
     const stopped = new Set(
       defects.filter(({ severity }) => severity === 'stop').map(({ machine }) => machine.id),
     );
-    const ranked = await mapGently(machines, (scheduled) => ({
-      scheduled,
-      tag: scheduled.machine.tag,
-      isStopped: stopped.has(scheduled.machine.id),
-      answers: visitAnswers(scheduled),
-    }));
-    const ordered = ranked.sort(compareMachines);
+    const ranked = await mapGently(machines, (scheduled): RankedToday => {
+      const { visit, waiting } = answersByPlace(scheduled, today);
+      const { id, tag } = scheduled.machine;
+      return { scheduled, tag, isStopped: stopped.has(id), answers: visit, rounds: waiting.length };
+    });
+    ranked.sort(compareMachines);
     return {
       today,
-      machines: await mapGently(ordered.slice(0, MACHINES_LISTED), ({ scheduled }) =>
-        this.machine(scheduled, jobOf.get(scheduled.machine.id) ?? null),
+      machines: await mapGently(ranked.slice(0, MACHINES_LISTED), (own) =>
+        toMachine(own, jobOf.get(own.scheduled.machine.id) ?? null),
       ),
-      more: Math.max(0, ordered.length - MACHINES_LISTED),
-      counts: await countsOf(machines),
-      rounds: (await mapGently(machines, (scheduled) => toWaiting(scheduled, today)))
+      more: Math.max(0, ranked.length - MACHINES_LISTED),
+      counts: await countsOf(ranked),
+      rounds: ranked
         .filter(({ rounds }) => rounds > 0)
+        .map(toWaiting)
         .sort((a, b) => a.tag.localeCompare(b.tag, 'en', { numeric: true })),
       stale: (await mapGently(machines, (scheduled) => staleMeters(scheduled, today, site)))
         .flat()
@@ -71,35 +79,29 @@ export class Today {
       defects: defects.toSorted((a, b) => SEVERITIES.indexOf(b.severity) - SEVERITIES.indexOf(a.severity)),
     };
   }
-
-  private machine(scheduled: ScheduledMachine, openJobId: string | null): TodayMachineDto {
-    const { machine, schedule } = scheduled;
-    const answers = visitAnswers(scheduled);
-    const ofVisits = new Set(answers.map(({ item }) => item.id));
-    const lines = toBitingLines(scheduled).filter(({ itemId }) => ofVisits.has(itemId));
-    return {
-      id: machine.id,
-      tag: machine.tag,
-      name: machine.name,
-      state: strongestState(answers),
-      hoursPerWeek: schedule.usage.hoursPerWeek,
-      life: schedule.life,
-      lines,
-      fine: answers.length - lines.length,
-      isOutOfService: machine.status === 'outOfService',
-      openJobId,
-    };
-  }
 }
 
-/** Everything but everyday work: that is done on the walk-round. */
-function visitAnswers(scheduled: ScheduledMachine): DueAnswer[] {
-  return scheduled.schedule.answers.filter((answer) => !isRoundAnswer(answer, scheduled));
+function toMachine({ scheduled, answers }: RankedToday, openJobId: string | null): TodayMachineDto {
+  const { machine, schedule } = scheduled;
+  const ofVisits = new Set(answers.map(({ item }) => item.id));
+  const lines = toBitingLines(scheduled).filter(({ itemId }) => ofVisits.has(itemId));
+  return {
+    id: machine.id,
+    tag: machine.tag,
+    name: machine.name,
+    state: strongestState(answers),
+    hoursPerWeek: schedule.usage.hoursPerWeek,
+    life: schedule.life,
+    lines,
+    fine: answers.length - lines.length,
+    isOutOfService: machine.status === 'outOfService',
+    openJobId,
+  };
 }
 
-function toWaiting(scheduled: ScheduledMachine, today: CivilDate): WaitingRoundDto {
+function toWaiting({ scheduled, rounds }: RankedToday): WaitingRoundDto {
   const { id, tag, name } = scheduled.machine;
-  return { id, tag, name, rounds: waitingRound(scheduled, today).length };
+  return { id, tag, name, rounds };
 }
 
 /** The meters of a machine that have not been read for too long. */
@@ -112,11 +114,10 @@ function staleMeters(scheduled: ScheduledMachine, today: CivilDate, site: Site):
   });
 }
 
-async function countsOf(machines: readonly ScheduledMachine[]): Promise<TodayCountsDto> {
+async function countsOf(machines: readonly RankedToday[]): Promise<TodayCountsDto> {
   const counts = { machines: machines.length, overdue: 0, noRecord: 0, ripe: 0, coming: 0 };
-  await mapGently(machines, (scheduled) => {
-    for (const { state } of visitAnswers(scheduled))
-      if (state !== 'fine' && state !== 'resting') counts[state] += 1;
+  await mapGently(machines, ({ answers }) => {
+    for (const { state } of answers) if (state !== 'fine' && state !== 'resting') counts[state] += 1;
   });
   return counts;
 }

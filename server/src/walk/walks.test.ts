@@ -8,6 +8,7 @@ import type {
   WalkDto,
   WalkKeptDto,
 } from '@yugator/contracts';
+import { ownLine } from '../testing/ownLine.js';
 import { yardOfFile } from '../testing/testApp.js';
 
 const yard = yardOfFile();
@@ -17,18 +18,8 @@ const machine = () => `/api/machines/${yard.crew.machine}`;
 
 /** Lines of the machine's own: one on every walk, one for a visit. */
 async function lines(): Promise<Record<string, string>> {
-  const line = (name: string, hours: number) => ({
-    name,
-    action: 'inspect',
-    components: ['dustValve'],
-    minutes: 3,
-    renews: [],
-    reference: '',
-    note: '',
-    windowHours: null,
-    windowDays: null,
-    triggers: [{ kind: 'everyHours', hours, meter: 'engine', grid: null }],
-  });
+  const line = (name: string, hours: number) =>
+    ownLine({ name, action: 'inspect', components: ['dustValve'] }, hours, 3);
   const items = [line('Dust valve: squeeze', 8), line('Belts: look over', 50)];
   await yard.ask('PUT', `${machine()}/items`, { body: { items, version: 1 } });
   const { body } = await yard.ask<MachineDetailDto>('GET', machine());

@@ -13,7 +13,7 @@ import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, Problem } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
-import { isRoundAnswer, waitingRound } from '../schedule/roundAnswers.js';
+import { answersByPlace } from '../schedule/roundAnswers.js';
 import { toDueLines } from '../schedule/toDueLine.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 
@@ -34,14 +34,13 @@ export class Walks {
     const scheduled = await this.schedule.readOne(machineId);
     if (!scheduled) throw notFound('machine');
     const { machine, schedule } = scheduled;
-    const waiting = new Set(waitingRound(scheduled, today).map(({ item }) => item.id));
+    const waiting = new Set(answersByPlace(scheduled, today).waiting.map(({ item }) => item.id));
     return {
       machine: { id: machine.id, tag: machine.tag, name: machine.name },
       machineClass: machine.machineClass,
       lastShown: schedule.lastReading?.shown ?? null,
       expectedShown: expectedShown(schedule.meters.engine, today),
       lines: toDueLines(scheduled).filter(({ itemId }) => waiting.has(itemId)),
-      defects: await this.defects.open(machineId),
     };
   }
 
@@ -58,7 +57,7 @@ export class Walks {
           'Retired',
           `${scheduled.machine.tag} is retired. Put it back into service first.`,
         );
-      checkLines(scheduled, fields);
+      checkLines(scheduled, fields, today);
       const { row, life } = await this.meters.enter(
         scheduled,
         { at: now, shown: fields.shown },
@@ -106,12 +105,8 @@ export class Walks {
 }
 
 /** Refuses lines that are no everyday work of the machine, and looks that its class has not. */
-function checkLines(scheduled: ScheduledMachine, { itemIds, notWell }: KeepWalkDto): void {
-  const known = new Set(
-    scheduled.schedule.answers
-      .filter((answer) => isRoundAnswer(answer, scheduled))
-      .map(({ item }) => item.id),
-  );
+function checkLines(scheduled: ScheduledMachine, { itemIds, notWell }: KeepWalkDto, today: CivilDate): void {
+  const known = new Set(answersByPlace(scheduled, today).walk.map(({ item }) => item.id));
   const looks = new Set(standingLooks(scheduled.machine.machineClass).map(({ key }) => key));
   const gone = 'This is no everyday work of the machine (any more). Leave it out and keep the walk again.';
   const bad = new Set(notWell.flatMap(({ itemId }) => itemId ?? []));

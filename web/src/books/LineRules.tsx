@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { LineRulesDto } from '@yugator/contracts';
-import { consequenceOf, CONSEQUENCES, isRoundWork, WORK_PLACES } from '@yugator/core';
+import { consequenceOf, CONSEQUENCES, WORK_PLACES, workPlaceOf } from '@yugator/core';
 import type { Trigger, WorkPlace } from '@yugator/core';
 import { useState } from 'react';
 import { useController } from 'react-hook-form';
@@ -82,7 +82,7 @@ const PLACE_WORDS: Record<WorkPlace, string> = { walk: 'on the walk-round', visi
 /** Where a line is done while it says nothing, by how often it comes and how long it takes. */
 function usualPlace(line: DraftLine, draft: BookDraft): string {
   const timed = { triggers: triggersOf(line, draft), dutyFactor: 1 };
-  return PLACE_WORDS[isRoundWork(timed, Number(line.minutes)) ? 'walk' : 'visit'];
+  return PLACE_WORDS[workPlaceOf(timed, Number(line.minutes), null)];
 }
 
 /** What doing a line renews besides the weaker ones on its component, and what lateness of it costs. */

@@ -14,7 +14,8 @@ import { Measure } from '../check/Measure.js';
 import { useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
 
-interface Props {
+/** A step with what was found at it. */
+export interface StepPartProps {
   readonly job: JobDto;
   readonly step: SheetStep;
   readonly found: Found;
@@ -48,7 +49,7 @@ function EarlierPart({
 }
 
 /** Where what was measured is out and can be set: how, and what it comes to then. What was found at first stays beside it. */
-function SetPart({ step, found, onFound, disabled = false }: Omit<Props, 'job'>) {
+function SetPart({ step, found, onFound, disabled = false }: Omit<StepPartProps, 'job'>) {
   const { measurement, setBy } = step;
   const again = measuredAgain(found);
   if (!measurement || setBy === null) return null;
@@ -75,7 +76,7 @@ function wordsOf(found: Found): Found {
 }
 
 /** What a step measures: its figures, what earlier visits found, and what it was set to. */
-export function MeasurePart({ job, step, found, onFound, disabled = false }: Props) {
+export function MeasurePart({ job, step, found, onFound, disabled = false }: StepPartProps) {
   if (!step.measurement) return null;
   return (
     <>

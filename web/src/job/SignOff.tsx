@@ -22,7 +22,8 @@ import { handsOnMinutes, usedOilLitres } from '@yugator/core';
 import { FoundDefects } from './FoundDefects.js';
 import { MendedDefects } from './MendedDefects.js';
 import { peopleQueries } from '../people/peopleQueries.js';
-import { countWords, hoursWords } from '../words/figures.js';
+import { lastReadWords } from '../round/lastReadWords.js';
+import { countWords } from '../words/figures.js';
 import { CostLine } from './CostLine.js';
 import { Draws } from './Draws.js';
 import styles from './job.module.css';
@@ -69,13 +70,6 @@ const DOES_JOBS: readonly Role[] = ['crewLead', 'mechanic'];
 
 interface Props {
   readonly job: JobDto;
-}
-
-/** What the meter showed last and should show by now: it is read, not taken over. */
-function shownHint({ lastShown, expectedShown }: JobDto): string | undefined {
-  if (lastShown === null) return undefined;
-  const last = `Last read: ${hoursWords(lastShown)} h`;
-  return expectedShown === null ? last : `${last}; about ${hoursWords(expectedShown)} h expected now`;
 }
 
 /** Who did it: the one who signs, unless somebody else is chosen. */
@@ -139,7 +133,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
       {form.problem ? <Caution title="Not signed off">{<p>{form.problem}</p>}</Caution> : null}
       <div className={form_.grid}>
         <DayField form={form} name="doneOn" label="Done on" />
-        <Field form={form} name="shown" label="Hours on the meter" figure hint={shownHint(job)} />
+        <Field form={form} name="shown" label="Hours on the meter" figure hint={lastReadWords(job)} />
         <DoneBy form={form} people={people} />
         <Field form={form} name="minutes" label="Minutes" figure />
       </div>

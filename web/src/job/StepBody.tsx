@@ -26,6 +26,7 @@ import { useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import { MeasurePart } from './MeasurePart.js';
+import type { StepPartProps as Props } from './MeasurePart.js';
 import styles from './sheet.module.css';
 
 /** What was said of the jug at the first pour: the top-up goes on from there. */
@@ -156,14 +157,6 @@ function LevelPart({ job: { setUp }, step: { reads }, found, onFound }: Props) {
       ) : null}
     </>
   );
-}
-
-interface Props {
-  readonly job: JobDto;
-  readonly step: SheetStep;
-  readonly found: Found;
-  readonly onFound: (found: Found) => void;
-  readonly disabled?: boolean;
 }
 
 /** How it is opened on this machine, where somebody took a photo of it. */

@@ -24,6 +24,7 @@ import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
 import { useIsOneOf } from '../session/useSession.js';
+import page from '../page/page.module.css';
 import styles from './houseRules.module.css';
 import { siteQueries } from './siteQueries.js';
 
@@ -150,7 +151,7 @@ function RulesForm({ workshop, mayChange }: { workshop: WorkshopDto; mayChange: 
       </section>
       {form.problem ? <Caution title="Not saved">{<p>{form.problem}</p>}</Caution> : null}
       {mayChange ? (
-        <div className={styles.foot}>
+        <div className={page.foot}>
           <Button type="submit" variant="contained" color="primary" size="large" loading={update.isPending}>
             Keep the house rules
           </Button>

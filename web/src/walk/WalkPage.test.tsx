@@ -22,7 +22,6 @@ const WALK: WalkDto = {
       limits: [hoursLimit({ left: -2 })],
     }),
   ],
-  defects: [],
 };
 
 let server: Wire;

@@ -15,9 +15,10 @@ import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
 import { Plate } from '../page/Plate.js';
+import { lastReadWords } from '../round/lastReadWords.js';
 import { limitWords } from '../schedule/dueWords.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
-import { hoursWords } from '../words/figures.js';
+import page from '../page/page.module.css';
 import styles from './walk.module.css';
 import { walkQueries } from './walkQueries.js';
 import { WalkRow } from './WalkRow.js';
@@ -26,13 +27,6 @@ import type { Looked } from './WalkRow.js';
 function reasonOf(line: DueLineDto, today: string): string {
   const [deciding] = line.limits;
   return deciding ? limitWords(deciding, today) : 'nobody knows when it was last done';
-}
-
-/** What the meter showed last and should show by now: it is read, not taken over. */
-function shownHint({ lastShown, expectedShown }: WalkDto): string | undefined {
-  if (lastShown === null) return undefined;
-  const last = `Last read: ${hoursWords(lastShown)} h`;
-  return expectedShown === null ? last : `${last}; about ${hoursWords(expectedShown)} h expected now`;
 }
 
 /** Lines that are due, and the standing look of the class. */
@@ -106,7 +100,14 @@ function WalkForm({ walk }: { walk: WalkDto }) {
       }
     >
       <div className={styles.hours}>
-        <Field form={form} name="shown" label="Hours on the meter" figure autoFocus hint={shownHint(walk)} />
+        <Field
+          form={form}
+          name="shown"
+          label="Hours on the meter"
+          figure
+          autoFocus
+          hint={lastReadWords(walk)}
+        />
       </div>
       {due.length ? (
         <section aria-label="Due">
@@ -119,7 +120,7 @@ function WalkForm({ walk }: { walk: WalkDto }) {
         <ul className={styles.rows}>{standing.map(row)}</ul>
       </section>
       {form.problem ? <Caution title="Not kept">{<p>{form.problem}</p>}</Caution> : null}
-      <div className={styles.foot}>
+      <div className={`${page.foot} ${styles.keep}`}>
         <Button type="submit" variant="contained" color="primary" size="large" loading={keep.isPending}>
           {count ? `Keep it, ${count} not well` : 'All well'}
         </Button>
