@@ -40,7 +40,8 @@ const FLOORS = [
   ['books', 'defect', 'meter', 'oil', 'shelf'],
   ['machine'],
   ['job'],
-  ['component', 'evidence', 'fleetFile', 'paper', 'today', 'walk'],
+  ['paperLog', 'walk'],
+  ['component', 'evidence', 'fleetFile', 'paper', 'today'],
 ];
 
 const SERVER_ARROW = {

@@ -51,4 +51,8 @@ export * from './shelf/article.dto.js';
 export * from './site/site.dto.js';
 export * from './subjects.js';
 export * from './today/today.dto.js';
+export * from './topUp/topUp.dto.js';
+export * from './walk/doneNow.dto.js';
 export * from './walk/walk.dto.js';
+export * from './paperLog/paperFaultWords.js';
+export * from './paperLog/paperLog.dto.js';

@@ -11,6 +11,7 @@ import { JobModule } from './job/job.module.js';
 import { MachineModule } from './machine/machine.module.js';
 import { MeterModule } from './meter/meter.module.js';
 import { OilModule } from './oil/oil.module.js';
+import { PaperLogModule } from './paperLog/paperLog.module.js';
 import { PaperModule } from './paper/paper.module.js';
 import { ScheduleModule } from './schedule/schedule.module.js';
 import { SeasonModule } from './season/season.module.js';
@@ -30,7 +31,7 @@ export class AppModule {
         GroundModule.over(ground),
         ...[CrewModule, SiteModule, SeasonModule, ScheduleModule, BooksModule, MeterModule, MachineModule],
         ...[DefectModule, OilModule, ShelfModule, JobModule, ComponentModule, EvidenceModule],
-        ...[FleetFileModule, PaperModule, TodayModule, WalkModule],
+        ...[FleetFileModule, PaperModule, PaperLogModule, TodayModule, WalkModule],
       ],
     };
   }

@@ -70,6 +70,14 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./job/JobPage.js')).JobPage }),
               },
               {
+                path: 'defects',
+                lazy: async () => ({ Component: (await import('./defect/DefectsPage.js')).DefectsPage }),
+              },
+              {
+                path: 'fleet/:machineId/paper-log',
+                lazy: async () => ({ Component: (await import('./paperLog/PaperLogPage.js')).PaperLogPage }),
+              },
+              {
                 path: 'shelf',
                 lazy: async () => ({ Component: (await import('./shelf/ShelfPage.js')).ShelfPage }),
               },

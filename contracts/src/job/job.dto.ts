@@ -1,6 +1,6 @@
 import { PageQueryDto } from '../check/pageQuery.dto.js';
 import { METERS, OUTCOMES } from '@yugator/core';
-import type { EarlierFinding, Finding, MachineSetUp, MeterName, Outcome } from '@yugator/core';
+import type { Component, EarlierFinding, Finding, MachineSetUp, MeterName, Outcome } from '@yugator/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MachineRefDto, VoidedDto } from '../machine/machine.dto.js';
 import { AccessPhotoDto } from '../machine/accessPhoto.dto.js';
@@ -278,7 +278,7 @@ export class JobProgressDto {
   version!: number;
 }
 
-export const RECORD_KINDS = ['visit', 'round'] as const;
+export const RECORD_KINDS = ['visit', 'round', 'paper'] as const;
 /** A visit with its sheet, or a walk round the machine. */
 export type RecordKind = (typeof RECORD_KINDS)[number];
 
@@ -308,7 +308,25 @@ export class RecordDto {
   /** both together */
   costMinor!: number;
   note!: string;
+  /** of a walk-round: looks that were well, and what was put right on the spot */
+  wellLooks!: string[];
+  putRight!: PutRightDto[];
+  /** what was filled up */
+  topUps!: RecordTopUpDto[];
   voided!: VoidedDto | null;
+}
+
+/** Something that was put right on a walk-round. */
+export class PutRightDto {
+  /** the line or look, by the name of that day */
+  name!: string;
+  words!: string;
+}
+
+export class RecordTopUpDto {
+  component!: Component;
+  litres!: number;
+  grade!: string;
 }
 
 export class RecordOtherDto {

@@ -69,6 +69,11 @@ export class FluidSpecDto {
   @IsIn(READ_AT, { message: 'Choose whether it is read cold or warm.' })
   readAt?: ReadAt | null;
 
+  /** litres per 100 h that may have to be filled up; null where the book does not say */
+  @IsOptional()
+  @Amount('Give what it may take in 100 h as a volume, such as 0.2 L or 7 fl oz.', 20, 0.001)
+  topUpPer100h?: number | null;
+
   @Parts(() => GradeDto, 10, 'Keep 10 grades at most.')
   grades!: GradeDto[];
 }

@@ -7,6 +7,7 @@ import type {
   Trigger,
   UnresolvedCode,
   Component,
+  WorkPlace,
 } from '@yugator/core';
 
 /** From where an item's interval counts. */
@@ -76,6 +77,8 @@ export class DueLineDto {
   done!: DoneDto[];
   /** hands-on minutes the book allows */
   minutes!: number;
+  /** where it is done */
+  place!: WorkPlace;
 }
 
 /** A time an item was done. */

@@ -1,4 +1,4 @@
-import type { DueState, MeterName } from '@yugator/core';
+import type { Component, DueState, MeterName, Thirst } from '@yugator/core';
 import { DefectDto } from '../defect/defect.dto.js';
 import { MachineRefDto } from '../machine/machine.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
@@ -37,8 +37,26 @@ export class ShortArticleDto {
 
 /** A machine with everyday work that waits. */
 export class WaitingRoundDto extends MachineRefDto {
-  /** lines that wait */
-  rounds!: number;
+  life!: number;
+  /** lines that wait, worst first */
+  lines!: WaitingLineDto[];
+}
+
+/** A line of everyday work that waits. */
+export class WaitingLineDto {
+  itemId!: string;
+  itemName!: string;
+  state!: DueState;
+}
+
+/** A machine that takes more of a fluid than it used to, or than its card allows. */
+export class ThirstyMachineDto extends MachineRefDto {
+  component!: Component;
+  thirst!: Thirst;
+  /** litres per 100 h, over the latest two top-ups */
+  latest!: number;
+  usual!: number | null;
+  allowed!: number | null;
 }
 
 /** Work of visits in the whole fleet by state. */
@@ -61,6 +79,13 @@ export class TodayDto {
   counts!: TodayCountsDto;
   /** machines with everyday work that waits, by their tags */
   rounds!: WaitingRoundDto[];
+  /** walk-rounds that wait and are not listed */
+  moreRounds!: number;
+  /** machines that the caller reads and walks round, most often first */
+  own!: string[];
+  /** what the caller reported of late, latest first, mended or not */
+  reported!: DefectDto[];
+  thirsty!: ThirstyMachineDto[];
   stale!: StaleMeterDto[];
   /** open defects, worst first */
   defects!: DefectDto[];

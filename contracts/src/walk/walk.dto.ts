@@ -4,7 +4,8 @@ import { DefectDto, SEVERITIES } from '../defect/defect.dto.js';
 import type { Severity } from '../defect/defect.dto.js';
 import { MachineRefDto } from '../machine/machine.dto.js';
 import type { MachineClass } from '../machine/machineClass.js';
-import { IsId, IsIds, IsMeterHours, IsText, Parts } from '../rules/index.js';
+import { IsId, IsIds, IsMeterHours, IsPhoto, IsText, Parts, Unique } from '../rules/index.js';
+import { FluidTakenDto, PouredDto } from '../topUp/topUp.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 
 /** What a walk round a machine looks at. */
@@ -17,6 +18,8 @@ export class WalkDto {
   expectedShown!: number | null;
   /** everyday work that is due or falls due by tomorrow, worst first */
   lines!: DueLineDto[];
+  /** what it takes, those of its card first */
+  fluids!: FluidTakenDto[];
 }
 
 /** Something that is not well. */
@@ -36,6 +39,25 @@ export class NotWellDto {
 
   @IsIn(SEVERITIES, { message: 'Say how bad it is: watch it, mend it soon, or not to be used.' })
   severity!: Severity;
+
+  /** a photo of it, in base64 */
+  @IsOptional()
+  @IsPhoto()
+  jpeg?: string;
+}
+
+/** Something that was not well, and was put right on the spot: a line that was counts as done. */
+export class PutRightNowDto {
+  @IsOptional()
+  @IsId({ message: 'Choose a line of the walk.' })
+  itemId?: string | null;
+
+  @IsOptional()
+  @IsIn(STANDING_LOOKS.map(({ key }) => key), { message: 'Choose what is looked at from the list.' })
+  look?: string | null;
+
+  @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters what was done.' })
+  words!: string;
 }
 
 /** Keeps a walk round: what the meter shows, and that all is well but what is named. */
@@ -54,6 +76,17 @@ export class KeepWalkDto {
 
   @Parts(() => NotWellDto, 30, 'Keep 30 things that are not well at most.')
   notWell!: NotWellDto[];
+
+  /** what was put right on the spot */
+  @IsOptional()
+  @Parts(() => PutRightNowDto, 30, 'Keep 30 things that were put right at most.')
+  putRight?: PutRightNowDto[];
+
+  /** what was filled up */
+  @IsOptional()
+  @Parts(() => PouredDto, 10, 'Keep 10 top-ups at most.')
+  @Unique((poured: PouredDto) => poured.component, 'Each fluid counts once; add up what was poured.')
+  toppedUp?: PouredDto[];
 }
 
 /** What a walk round kept. */

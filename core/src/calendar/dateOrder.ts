@@ -1,3 +1,4 @@
+import { parseCivilDate } from './civilDate.js';
 import type { CivilDate } from './civilDate.js';
 
 /** How a day is typed: 13/05/2027, 05/13/2027 or 2027-05-13. */
@@ -25,4 +26,27 @@ export function typedDay(day: CivilDate, order: DateOrder): string {
   const [year, month, date] = day.split('-');
   if (order === 'yearFirst') return day;
   return order === 'dayFirst' ? `${date}/${month}/${year}` : `${month}/${date}/${year}`;
+}
+
+const TYPED = /^(\d{1,4})[-/. ]+(\d{1,2})[-/. ]+(\d{1,4})$/;
+/** Two figures of a year are of this century. */
+const CENTURY = 2000;
+
+/**
+ * The day that somebody typed: by the order, with strokes, points or hyphens, a year of two or four figures; one that begins with its year is
+ * read whatever the order. null where there is no such day.
+ */
+export function readDay(text: string, order: DateOrder): CivilDate | null {
+  const parts = TYPED.exec(text.trim());
+  if (!parts) return null;
+  const [first = '', second = '', third = ''] = parts.slice(1);
+  const [year, month, date] =
+    first.length > 2 || order === 'yearFirst'
+      ? [first, second, third]
+      : order === 'dayFirst'
+        ? [third, second, first]
+        : [third, first, second];
+  if (year.length === 3 || year.length === 1) return null;
+  const whole = year.length === 2 ? CENTURY + Number(year) : Number(year);
+  return parseCivilDate(`${whole}-${month.padStart(2, '0')}-${date.padStart(2, '0')}`);
 }

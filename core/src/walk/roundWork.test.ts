@@ -1,6 +1,6 @@
 import { civilDate } from '../calendar/civilDate.js';
 import { every, everyHours, item } from '../schedule/testing/facts.js';
-import { isRoundWork, waitsForWalk, workPlaceOf } from './roundWork.js';
+import { isRoundWork, mayBeDoneNow, waitsForWalk, workPlaceOf } from './roundWork.js';
 import { STANDING_LOOKS, standingLooks } from './standingLook.js';
 
 const storage = { kind: 'storage', days: 7 } as const;
@@ -62,4 +62,19 @@ describe('the standing look', () => {
     expect(of('compactTractor')).toEqual(keys);
     expect(of('ridingMower')).toEqual(keys.filter((key) => key !== 'hydraulic'));
   });
+});
+
+describe('work that is done without a job', () => {
+  it.each([
+    ['inspect', 5, 'visit', true],
+    ['clean', 10, 'visit', true],
+    ['clean', 11, 'visit', false],
+    ['replace', 5, 'visit', false],
+    ['replace', 60, 'walk', true],
+  ] as const)(
+    'is what a walk-round does, and what is short and fits nothing new: %s, %s min, %s',
+    (action, minutes, place, may) => {
+      expect(mayBeDoneNow(action, minutes, place)).toBe(may);
+    },
+  );
 });

@@ -2,7 +2,7 @@ import { addDays } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { DueAnswer } from '../schedule/due.js';
 import { isInUse } from '../schedule/inUse.js';
-import type { ScheduleItem } from '../schedule/item.js';
+import type { Action, ScheduleItem } from '../schedule/item.js';
 import type { Trigger } from '../schedule/trigger.js';
 import { hoursOf } from '../schedule/triggers/everyHours.js';
 
@@ -43,4 +43,12 @@ export function waitsForWalk(
  */
 export function isRoundWork(item: Timed, minutes: number): boolean {
   return minutes <= MOST_MINUTES && item.triggers.some((trigger) => comesOften(trigger, item));
+}
+
+/**
+ * Whether work may be noted as done without a job: what is done on the walk-round, and other short work that fits nothing new. What is
+ * replaced takes its steps and comes off the shelf: it needs a job.
+ */
+export function mayBeDoneNow(action: Action, minutes: number, place: WorkPlace): boolean {
+  return place === 'walk' || (minutes <= MOST_MINUTES && action !== 'replace');
 }

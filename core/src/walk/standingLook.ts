@@ -1,4 +1,4 @@
-import type { ComponentClass } from '../component/components.js';
+import type { Component, ComponentClass } from '../component/components.js';
 import type { LookKey } from '../check/looks.js';
 
 /** What is looked at on every walk-round, whatever its books say. */
@@ -8,6 +8,8 @@ export interface StandingLook {
   readonly words: string;
   /** the pictures that help where it is not so; null where there are none */
   readonly look: LookKey | null;
+  /** what may be wanting there, and is topped up on the spot; none where nothing is */
+  readonly fluids?: readonly Component[];
   /** null for every class */
   readonly classes: readonly ComponentClass[] | null;
 }
@@ -19,12 +21,14 @@ export const STANDING_LOOKS: readonly StandingLook[] = [
     key: 'engineOil',
     words: 'Engine oil between its marks, brown and clear',
     look: 'engineOil',
+    fluids: ['engineOil'],
     classes: null,
   },
   {
     key: 'hydraulic',
     words: 'Hydraulic or transmission oil at its mark',
     look: 'hydraulicOil',
+    fluids: ['hydraulicOil', 'transmissionOil', 'hydroOil', 'transaxleOil'],
     classes: ['compactTractor', 'utilityVehicle', 'zeroTurn'],
   },
   {

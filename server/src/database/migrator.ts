@@ -19,13 +19,14 @@ import { restVoltage } from './migrations/0015-rest-voltage.js';
 import { houseFigures } from './migrations/0016-house-figures.js';
 import { accessPhotos } from './migrations/0018-access-photos.js';
 import { workPlaces } from './migrations/0020-work-places.js';
+import { everyDay } from './migrations/0021-every-day.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
 const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
   ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder, restVoltage],
-  ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces],
+  ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces, everyDay],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

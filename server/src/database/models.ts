@@ -1,6 +1,6 @@
 import { AuditEntry } from '../models/audit.model.js';
 import { Book, Item } from '../models/book.model.js';
-import { Job, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
+import { Job, JobItem, JobPhoto, JobStep, TopUpRow } from '../models/job.model.js';
 import {
   AttachmentRow,
   Machine,
@@ -10,7 +10,7 @@ import {
   MachineSeason,
   StatusChange,
 } from '../models/machine.model.js';
-import { Defect } from '../models/defect.model.js';
+import { Defect, DefectPhoto } from '../models/defect.model.js';
 import { UsedOilRow } from '../models/usedOil.model.js';
 import { MeterSegmentRow, ReadingPhoto, ReadingRow } from '../models/meter.model.js';
 import { Person } from '../models/person.model.js';
@@ -33,6 +33,7 @@ export const MODELS = [
   Book,
   Declaration,
   Defect,
+  DefectPhoto,
   EvidenceAnswerRow,
   IdempotentRequest,
   Item,
@@ -59,5 +60,6 @@ export const MODELS = [
   Session,
   Site,
   StatusChange,
+  TopUpRow,
   UsedOilRow,
 ] as const;

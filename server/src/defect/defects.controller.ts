@@ -1,23 +1,72 @@
-import { Body, Controller, Get, Param, Post } from '@nestjs/common';
+import { Body, Controller, Get, Header, Param, Post, Query, StreamableFile } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { DefectDto, ReportDefectDto, SearchDefectDto } from '@yugator/contracts';
+import {
+  AddDefectPhotoDto,
+  DefectDto,
+  DefectPageDto,
+  DefectQueryDto,
+  ReportDefectDto,
+  SearchDefectDto,
+  VoidDto,
+} from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
-import { Allow, ForEveryRole } from '../session/allow.js';
+import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
+import { DefectList } from './defectList.js';
 import { Defects } from './defects.js';
 import { IdOf } from '../gate/idParam.js';
 
 @ApiTags('defects')
 @Controller('api')
 export class DefectsController {
-  constructor(private readonly defects: Defects) {}
+  constructor(
+    private readonly defects: Defects,
+    private readonly list: DefectList,
+  ) {}
 
-  @ApiOperation({ summary: 'Open defects of the fleet, earliest first' })
-  @ApiOkResponse({ type: [DefectDto] })
+  @ApiOperation({ summary: 'Defects of the fleet, 50 a page: open ones worst first, then those that ended' })
+  @ApiOkResponse({ type: DefectPageDto })
   @ForEveryRole()
   @Get('defects')
-  all(): Promise<DefectDto[]> {
-    return this.defects.open();
+  find(@Query() query: DefectQueryDto, @Caller() caller: Person): Promise<DefectPageDto> {
+    return this.list.find(query, caller);
+  }
+
+  @ApiOperation({ summary: 'Keep a photo with a defect' })
+  @ApiCreatedResponse({ type: DefectDto })
+  @Allow('crewLead', 'mechanic', 'operator')
+  @TakesPhotos()
+  @Post('defects/:id/photos')
+  addPhoto(
+    @Param('id', IdOf('defect')) id: string,
+    @Body() body: AddDefectPhotoDto,
+    @Caller() caller: Person,
+  ): Promise<DefectDto> {
+    return this.defects.addPhoto(id, body, caller);
+  }
+
+  @ApiOperation({ summary: 'A photo of a defect' })
+  @ForEveryRole()
+  @Header('content-type', 'image/jpeg')
+  @Header('cache-control', 'private, max-age=31536000, immutable')
+  @Get('defects/:id/photos/:photoId')
+  async photo(
+    @Param('id', IdOf('defect')) id: string,
+    @Param('photoId', IdOf('photo')) photoId: string,
+  ): Promise<StreamableFile> {
+    return new StreamableFile(await this.defects.photo(id, photoId));
+  }
+
+  @ApiOperation({ summary: 'Take a defect back that was none' })
+  @ApiCreatedResponse({ type: DefectDto })
+  @Allow('crewLead')
+  @Post('defects/:id/void')
+  takeBack(
+    @Param('id', IdOf('defect')) id: string,
+    @Body() body: VoidDto,
+    @Caller() caller: Person,
+  ): Promise<DefectDto> {
+    return this.defects.takeBack(id, body, caller);
   }
 
   @ApiOperation({ summary: 'Open defects of a machine' })
@@ -31,6 +80,7 @@ export class DefectsController {
   @ApiOperation({ summary: 'Report a defect' })
   @ApiCreatedResponse({ type: [DefectDto] })
   @Allow('crewLead', 'mechanic', 'operator')
+  @TakesPhotos()
   @Post('machines/:id/defects')
   report(
     @Param('id', IdOf('machine')) id: string,

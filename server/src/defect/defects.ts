@@ -1,17 +1,25 @@
 import { Injectable } from '@nestjs/common';
-import type { DefectDto, DefectSearchDto, ReportDefectDto, SearchDefectDto } from '@yugator/contracts';
+import type {
+  AddDefectPhotoDto,
+  DefectDto,
+  DefectSearchDto,
+  ReportDefectDto,
+  SearchDefectDto,
+  VoidDto,
+} from '@yugator/contracts';
 import { answersAsked, searchNoStart } from '@yugator/core';
 import type { CivilDate, SearchAnswers } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Item } from '../models/book.model.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Machine, StatusChange } from '../models/machine.model.js';
-import { namesById } from '../people/namesById.js';
 import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, Problem } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { Defect } from '../models/defect.model.js';
+import { Defect, DefectPhoto } from '../models/defect.model.js';
+import { Photos } from '../photo/photos.js';
+import { toDefectDtos } from './toDefectDto.js';
 import { storedSearches } from './storedSearches.js';
 
 type NewDefect = Pick<Defect, 'machineId' | 'itemId' | 'foundInJobId' | 'foundOn' | 'words' | 'severity'> &
@@ -19,6 +27,7 @@ type NewDefect = Pick<Defect, 'machineId' | 'itemId' | 'foundInJobId' | 'foundOn
 
 /** Searches that a defect keeps. */
 const MOST_SEARCHES = 20;
+const MOST_PHOTOS = 6;
 
 /** A search with its verdict, by whom and when. One that has not come to its end is refused. */
 function searchedBy(said: SearchAnswers, pointer: string, caller: Person, on: CivilDate): DefectSearchDto {
@@ -35,6 +44,7 @@ export class Defects {
     private readonly work: UnitOfWork,
     private readonly calendar: SiteCalendar,
     private readonly schedule: FleetSchedule,
+    private readonly photos: Photos,
   ) {}
 
   /** The open defects of a machine, or of all, earliest first. */
@@ -44,29 +54,31 @@ export class Defects {
       include: [Machine, Item],
       order: ['foundOn', 'id'],
     });
-    const names = await namesById();
-    return rows.map((row) => ({
-      id: row.id,
-      foundOn: row.foundOn,
-      words: row.words,
-      severity: row.severity,
-      machine: { id: row.machineId, tag: row.machine?.tag ?? '', name: row.machine?.name ?? '' },
-      reportedBy: names.get(row.reportedById) ?? '',
-      itemName: row.item?.name ?? null,
-      closedByJobId: row.closedByJobId,
-      searches: storedSearches(row.searches),
-    }));
+    const { site } = await this.calendar.read();
+    return toDefectDtos(rows, site.timeZone);
+  }
+
+  /** Photos as they were sent, each as a clean JPEG in its place; undefined where none was. */
+  async cleanPhotos(
+    sent: readonly { jpeg: string | undefined; pointer: string }[],
+  ): Promise<(Buffer | undefined)[]> {
+    const taken = sent.flatMap(({ jpeg, pointer }) =>
+      jpeg === undefined ? [] : [{ base64: jpeg, pointer }],
+    );
+    const clean = await this.photos.clean(taken);
+    return sent.map(({ jpeg }) => (jpeg === undefined ? undefined : clean.shift()));
   }
 
   /** Takes down a defect that somebody saw outside of a job. */
   async report(machineId: string, fields: ReportDefectDto, caller: Person): Promise<DefectDto[]> {
     const { today } = await this.calendar.read();
+    const { words, severity, search, jpeg } = fields;
+    const [photo] = await this.cleanPhotos([{ jpeg, pointer: '/jpeg' }]);
     return this.work.run(async () => {
       if (!(await Machine.findByPk(machineId, { lock: true }))) throw notFound('machine');
-      const { words, severity, search } = fields;
       const searches = search ? [searchedBy(search, '/search', caller, today)] : null;
       const found = { itemId: null, foundInJobId: null, foundOn: today, searches };
-      await this.add({ words, severity, machineId, ...found }, caller);
+      await this.add({ words, severity, machineId, ...found }, caller, photo);
       return this.open(machineId);
     });
   }
@@ -93,8 +105,10 @@ export class Defects {
   }
 
   /** Adds a defect inside the running unit of work; one with which the machine is not to be used takes it out of service. */
-  async add(fields: NewDefect, caller: Person): Promise<void> {
-    await Defect.create({ ...fields, id: uuid(), reportedById: caller.id });
+  async add(fields: NewDefect, caller: Person, photo?: Buffer): Promise<void> {
+    const id = uuid();
+    await Defect.create({ ...fields, id, reportedById: caller.id });
+    if (photo) await this.keepPhoto(id, photo, caller);
     this.work.changed('jobs', 'machines');
     if (fields.severity !== 'stop') return;
     const machine = await Machine.findByPk(fields.machineId);
@@ -111,6 +125,56 @@ export class Defects {
       changedById: caller.id,
     });
     await this.schedule.touched([machine.id]);
+  }
+
+  /** Keeps a photo with a defect, open or not. */
+  async addPhoto(id: string, { jpeg }: AddDefectPhotoDto, caller: Person): Promise<DefectDto> {
+    const [photo] = await this.cleanPhotos([{ jpeg, pointer: '/jpeg' }]);
+    if (!photo) throw new Error('A photo was neither cleaned nor refused.');
+    return this.work.run(async () => {
+      const defect = await Defect.findByPk(id, { lock: true });
+      if (!defect) throw notFound('defect');
+      if ((await DefectPhoto.count({ where: { defectId: id } })) >= MOST_PHOTOS)
+        throw new Problem(409, 'Enough photos', `A defect keeps ${MOST_PHOTOS} photos at most.`);
+      await this.keepPhoto(id, photo, caller);
+      this.work.changed('jobs');
+      return this.one(id);
+    });
+  }
+
+  /** Takes a defect back that was none, with a reason; it stays in the list. */
+  async takeBack(id: string, { reason }: VoidDto, caller: Person): Promise<DefectDto> {
+    const { now } = await this.calendar.read();
+    return this.work.run(async () => {
+      const defect = await Defect.findByPk(id, { lock: true });
+      if (!defect) throw notFound('defect');
+      if (defect.closedByJobId || defect.voidedAt)
+        throw new Problem(409, 'Ended before', 'This defect was mended or taken back meanwhile.');
+      await defect.update({ voidedAt: new Date(now), voidedById: caller.id, voidReason: reason });
+      this.work.changed('jobs', 'machines');
+      return this.one(id);
+    });
+  }
+
+  /** The bytes of a photo of a defect. */
+  async photo(defectId: string, id: string): Promise<Buffer> {
+    const photo = await DefectPhoto.findOne({ where: { id, defectId } });
+    if (!photo) throw notFound('photo');
+    return photo.bytes;
+  }
+
+  private async keepPhoto(defectId: string, bytes: Buffer, caller: Person): Promise<void> {
+    const { now } = await this.calendar.read();
+    await this.photos.count(1, caller);
+    await DefectPhoto.create({ id: uuid(), defectId, bytes, takenAt: new Date(now), takenById: caller.id });
+  }
+
+  private async one(id: string): Promise<DefectDto> {
+    const { site } = await this.calendar.read();
+    const rows = await Defect.findAll({ where: { id }, include: [Machine, Item] });
+    const [defect] = await toDefectDtos(rows, site.timeZone);
+    if (!defect) throw notFound('defect');
+    return defect;
   }
 
   /** Closes defects of a machine by a job inside the running unit of work. */

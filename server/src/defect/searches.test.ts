@@ -1,4 +1,4 @@
-import type { DefectDto, JobDto, ProblemDto } from '@yugator/contracts';
+import type { DefectDto, DefectPageDto, JobDto, ProblemDto } from '@yugator/contracts';
 import { jobActs } from '../testing/jobActs.js';
 import { yardOfFile } from '../testing/testApp.js';
 
@@ -36,8 +36,8 @@ describe('a search why a machine does not start', () => {
     expect((await report({ turns: 'slow', rest: 240 })).body.errors?.[0]?.pointer).toBe('#/search/rest');
     expect((await report({ turns: 'explodes' })).body.errors?.[0]?.pointer).toBe('#/search/turns');
     expect((await report(FLAT)).status).toBe(201);
-    const { body } = await yard.ask<DefectDto[]>('GET', '/api/defects');
-    expect(body).toHaveLength(1);
+    const { body } = await yard.ask<DefectPageDto>('GET', '/api/defects');
+    expect(body.total).toBe(1);
   });
 
   it('is kept by who may report, with a defect that is open', async () => {

@@ -173,6 +173,18 @@ export class JobsController {
     return this.records.find(query);
   }
 
+  @ApiOperation({ summary: 'Take back what one noted as done a moment ago' })
+  @ApiCreatedResponse({ type: JobDto })
+  @Allow('crewLead', 'mechanic', 'operator')
+  @Post('records/:id/undo')
+  undo(
+    @Param('id', IdOf('record')) id: string,
+    @Caller() caller: Person,
+    @Req() { ip }: CallerRequest,
+  ): Promise<JobDto> {
+    return this.jobs.undo(id, caller, ip);
+  }
+
   @ApiOperation({ summary: 'Void a mistaken record, with its reading and what it drew' })
   @ApiCreatedResponse({ type: JobDto })
   @Allow('crewLead')

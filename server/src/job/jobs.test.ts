@@ -2,6 +2,7 @@ import { proposedDraws } from '@yugator/contracts';
 import type {
   ArticleDto,
   DefectDto,
+  DefectPageDto,
   JobDto,
   MachineDto,
   ProblemDto,
@@ -235,8 +236,8 @@ describe('an outcome', () => {
     expect(gone.body.errors?.[0]?.pointer).toBe('#/mendedDefectIds/0');
     const mended = await signOff(mending, { mendedDefectIds: [defects[0]?.id ?? ''] });
     expect(mended.status).toBe(201);
-    expect((await yard.ask<DefectDto[]>('GET', '/api/defects')).body).toEqual([]);
+    expect((await yard.ask<DefectPageDto>('GET', '/api/defects')).body.total).toBe(0);
     await yard.ask('POST', `/api/records/${mending.id}/void`, { body: { reason: 'Not mended after all' } });
-    expect((await yard.ask<DefectDto[]>('GET', '/api/defects')).body).toHaveLength(1);
+    expect((await yard.ask<DefectPageDto>('GET', '/api/defects')).body.total).toBe(1);
   });
 });

@@ -40,6 +40,9 @@ type Findings = Awaited<ReturnType<typeof keepFindings>>;
 /** Who does jobs, and so may stand in a record as having done one. */
 const DOES_JOBS: readonly Role[] = ['crewLead', 'mechanic'];
 
+/** How long what was noted can be undone: ten seconds on the screen, and a weak signal besides. */
+const UNDO_MS = 120_000;
+
 /** Jobs from opening to sign-off. */
 @Injectable()
 export class Jobs {
@@ -244,6 +247,21 @@ export class Jobs {
       this.work.changed('jobs', 'readings', 'shelf');
       return this.sheets.get(id);
     });
+  }
+
+  /** Takes back at once what the caller noted as done a moment ago, without a job. */
+  async undo(id: string, caller: Person, address: string): Promise<JobDto> {
+    const { now } = await this.calendar.read();
+    const job = await Job.findByPk(id);
+    if (!job) throw notFound('record');
+    const age = now - (job.signedOffAt?.getTime() ?? 0);
+    if (job.kind !== 'round' || job.doneById !== caller.id || age > UNDO_MS)
+      throw new Problem(
+        403,
+        'Not allowed',
+        'This can no longer be undone. The crew lead can void the record.',
+      );
+    return this.void(id, 'Undone at once', caller, address);
   }
 
   /** Notes that somebody signed for the work of another. */

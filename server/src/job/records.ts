@@ -1,10 +1,11 @@
+import { containing } from '../database/containing.js';
 import { Injectable } from '@nestjs/common';
 import type { RecordDto, RecordPageDto, RecordQueryDto } from '@yugator/contracts';
 import { Op } from 'sequelize';
 import type { WhereOptions } from 'sequelize';
 import { Item } from '../models/book.model.js';
 import { Movement } from '../models/shelf.model.js';
-import { Job, JobItem } from '../models/job.model.js';
+import { Job, JobItem, TopUpRow } from '../models/job.model.js';
 import { toRecordDto } from './toRecordDto.js';
 
 const PAGE_SIZE = 50;
@@ -13,11 +14,6 @@ const LATEST_FIRST: [string, string][] = [
   ['signedOffAt', 'DESC'],
   ['id', 'DESC'],
 ];
-
-/** Takes the wildcards of LIKE literally. */
-function containing(words: string): { [Op.like]: string } {
-  return { [Op.like]: `%${words.replace(/[\\%_]/g, '\\$&')}%` };
-}
 
 /** Everything done, void records too. */
 @Injectable()
@@ -54,13 +50,14 @@ export class Records {
       include: [
         { model: JobItem, include: [Item] },
         { model: Movement, separate: true },
+        { model: TopUpRow, separate: true },
       ],
     });
     return new Map(jobs.map((job) => [job.id, toRecordDto(job)]));
   }
 
   private async where({ machineId, search, kinds = 'visits' }: RecordQueryDto): Promise<WhereOptions> {
-    const ofKind = kinds === 'all' ? {} : { kind: 'visit' };
+    const ofKind = kinds === 'all' ? {} : { kind: ['visit', 'paper'] };
     const base = { state: ['signedOff', 'voided'], ...ofKind, ...(machineId ? { machineId } : {}) };
     if (!search) return base;
     const words = containing(search);

@@ -1,3 +1,4 @@
+import { storedWalk } from './storedWalk.js';
 import type { RecordDto, RecordOtherDto } from '@yugator/contracts';
 import { jobCost, lineCost } from '@yugator/core';
 import type { Finding } from '@yugator/core';
@@ -74,6 +75,8 @@ export function toRecordDto(job: Job): RecordDto | null {
     labourCostMinor: cost.labour,
     costMinor: cost.total,
     note: job.note,
+    ...storedWalk(job.walk),
+    topUps: (job.topUps ?? []).map(({ component, litres, grade }) => ({ component, litres, grade })),
     voided: voidedOf(job),
   };
 }

@@ -1,8 +1,18 @@
 import type { Severity } from '@yugator/contracts';
-import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
-import { BelongsTo, ForeignKey, Model, Table } from 'sequelize-typescript';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
+import { BelongsTo, Column, DataType, ForeignKey, Model, Table } from 'sequelize-typescript';
 import { Item } from './book.model.js';
-import { Day, Id, OptionalJson, OptionalMoment, OptionalRef, Ref, Text } from '../database/columns.js';
+import {
+  Day,
+  Id,
+  Moment,
+  OptionalJson,
+  OptionalMoment,
+  OptionalRef,
+  OptionalText,
+  Ref,
+  Text,
+} from '../database/columns.js';
 import { Machine } from './machine.model.js';
 
 /** Something that is wrong with a machine, until a job mends it. */
@@ -20,6 +30,19 @@ export class Defect extends Model<InferAttributes<Defect>, InferCreationAttribut
   @OptionalJson declare searches: unknown;
   @OptionalRef declare closedByJobId: string | null;
   @OptionalMoment declare voidedAt: Date | null;
+  /** who took it back, where that was said of it alone */
+  @OptionalRef declare voidedById: CreationOptional<string | null>;
+  @OptionalText declare voidReason: CreationOptional<string | null>;
   @BelongsTo(() => Machine) declare machine?: NonAttribute<Machine>;
   @BelongsTo(() => Item) declare item?: NonAttribute<Item>;
+}
+
+/** What a defect looks like: a JPEG. */
+@Table({ tableName: 'defect_photos' })
+export class DefectPhoto extends Model<InferAttributes<DefectPhoto>, InferCreationAttributes<DefectPhoto>> {
+  @Id declare id: string;
+  @ForeignKey(() => Defect) @Ref declare defectId: string;
+  @Column({ type: DataType.BLOB('medium'), allowNull: false }) declare bytes: Buffer;
+  @Moment declare takenAt: Date;
+  @Ref declare takenById: string;
 }

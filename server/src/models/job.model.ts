@@ -1,5 +1,5 @@
 import type { JobState, Outcome, RecordKind, Severity } from '@yugator/contracts';
-import type { MeterName } from '@yugator/core';
+import type { Component, MeterName } from '@yugator/core';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
 import { Person } from './person.model.js';
@@ -15,6 +15,7 @@ import {
   OptionalRef,
   OptionalText,
   OptionalWhole,
+  Quantity,
   Ref,
   Text,
   Whole,
@@ -42,6 +43,8 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   /** an hour's work when it was signed off, in minor units; null where it was not reckoned */
   @OptionalWhole declare labourRateMinor: number | null;
   @Text declare note: string;
+  /** of a walk-round: what was looked at and put right; null of all else */
+  @OptionalJson declare walk: unknown;
   /** what it waits for; null while it is worked on */
   @OptionalText declare pausedReason: string | null;
   @OptionalRef declare readingId: string | null;
@@ -58,6 +61,7 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   @OptionalText declare voidedByName: string | null;
   @BelongsTo(() => Machine) declare machine?: NonAttribute<Machine>;
   @HasMany(() => JobItem) declare items?: NonAttribute<JobItem[]>;
+  @HasMany(() => TopUpRow) declare topUps?: NonAttribute<TopUpRow[]>;
   @HasMany(() => Movement, { foreignKey: 'jobId' }) declare movements?: NonAttribute<Movement[]>;
 }
 
@@ -112,4 +116,19 @@ export class JobPhoto extends Model<InferAttributes<JobPhoto>, InferCreationAttr
   @Text declare caption: string;
   @Moment declare takenAt: Date;
   @Ref declare takenById: string;
+}
+
+/** Some of a fluid that was filled up, with the record of it. */
+@Table({ tableName: 'top_ups' })
+export class TopUpRow extends Model<InferAttributes<TopUpRow>, InferCreationAttributes<TopUpRow>> {
+  @ForeignKey(() => Job) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare jobId: string;
+  @Column({ type: DataType.STRING, primaryKey: true }) declare component: Component;
+  @Ref declare machineId: string;
+  /** litres */
+  @Quantity declare litres: number;
+  @Text declare grade: string;
+  /** why it was another than the card's; '' where it was the card's */
+  @Text declare reason: string;
+  @OptionalRef declare articleId: string | null;
+  @BelongsTo(() => Job) declare job?: NonAttribute<Job>;
 }

@@ -1,4 +1,5 @@
 import type { BaselineDto, DueLineDto, FleetLineDto, LimitDto } from '@yugator/contracts';
+import { workPlaceOf } from '@yugator/core';
 import type { Baseline, DueAnswer, ItemHistory, Limit } from '@yugator/core';
 import type { ItemInfo } from '../facts/fleetFacts.js';
 import type { ScheduledMachine } from './fleetSchedule.js';
@@ -47,6 +48,7 @@ function toDueLine(answer: DueAnswer, info: ItemInfo | undefined, done: DueLineD
     limits: limits.map(toLimitDto),
     unresolved: unresolved.map(({ code, trigger }) => ({ code, trigger })),
     minutes: info?.minutes ?? 0,
+    place: workPlaceOf(item, info?.minutes ?? 0, info?.doneIn ?? null),
   };
 }
 

@@ -85,6 +85,14 @@ export class Shelf {
     return new Map([...byArticle].map(([id, own]) => [id, onHand(own)]));
   }
 
+  /** Those of `ids` that are fluids kept by the litre. */
+  async fluids(ids: readonly string[]): Promise<ReadonlySet<string>> {
+    if (ids.length === 0) return new Set();
+    const where = { id: [...ids], kind: 'fluid', unit: 'litre' };
+    const articles = await Article.findAll({ where, attributes: ['id'], raw: true });
+    return new Set(articles.map(({ id }) => id));
+  }
+
   async create(fields: CreateArticleDto): Promise<ArticleDto> {
     return this.work.run(async () => {
       if (await Article.findOne({ where: { name: fields.name } })) {

@@ -1,6 +1,8 @@
 import { Controller, Get } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { TodayDto } from '@yugator/contracts';
+import { Person } from '../models/person.model.js';
+import { Caller } from '../session/caller.js';
 import { ForEveryRole } from '../session/allow.js';
 import { Today } from './today.js';
 
@@ -13,7 +15,7 @@ export class TodayController {
   @ApiOkResponse({ type: TodayDto })
   @ForEveryRole()
   @Get()
-  read(): Promise<TodayDto> {
-    return this.today.read();
+  read(@Caller() caller: Person): Promise<TodayDto> {
+    return this.today.read(caller);
   }
 }

@@ -11,7 +11,11 @@ import { compareMachines, strongestState } from '@yugator/core';
 import type { CivilDate, DueAnswer, RankedMachine } from '@yugator/core';
 import { staleDaysOf } from '../meter/toRoundMeter.js';
 import { meterOf, meterWords, readMeters } from '../meter/readMeters.js';
+import { DefectList } from '../defect/defectList.js';
 import { Defects } from '../defect/defects.js';
+import { Person } from '../models/person.model.js';
+import { TopUps } from '../walk/topUps.js';
+import { ownMachines } from './ownMachines.js';
 import { Job } from '../models/job.model.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
@@ -29,8 +33,8 @@ const MACHINES_LISTED = 100;
 interface RankedToday extends RankedMachine {
   readonly scheduled: ScheduledMachine;
   readonly answers: readonly DueAnswer[];
-  /** everyday work that waits */
-  readonly rounds: number;
+  /** everyday work that waits, worst first */
+  readonly rounds: readonly DueAnswer[];
 }
 
 /** What bites now. */
@@ -41,15 +45,20 @@ export class Today {
     private readonly fleet: FleetSchedule,
     private readonly shelf: Shelf,
     private readonly defects: Defects,
+    private readonly defectList: DefectList,
+    private readonly topUps: TopUps,
   ) {}
 
-  async read(): Promise<TodayDto> {
+  /** As it bites for a person. */
+  async read(caller: Person): Promise<TodayDto> {
     const { site, today } = await this.calendar.read();
-    const [machines, openJobs, short, defects] = await Promise.all([
+    const [machines, openJobs, short, defects, own, reported] = await Promise.all([
       this.fleet.read(),
       Job.findAll({ where: { state: 'open' }, order: ['openedAt'], raw: true }),
       this.shelf.short(),
       this.defects.open(),
+      ownMachines(caller, today),
+      this.defectList.reportedBy(caller),
     ]);
     const jobOf = new Map(openJobs.map((job) => [job.machineId, job.id]));
     const stopped = new Set(
@@ -58,9 +67,12 @@ export class Today {
     const ranked = await mapGently(machines, (scheduled): RankedToday => {
       const { visit, waiting } = answersByPlace(scheduled, today);
       const { id, tag } = scheduled.machine;
-      return { scheduled, tag, isStopped: stopped.has(id), answers: visit, rounds: waiting.length };
+      return { scheduled, tag, isStopped: stopped.has(id), answers: visit, rounds: waiting };
     });
     ranked.sort(compareMachines);
+    const waiting = ranked
+      .filter(({ rounds }) => rounds.length > 0)
+      .sort((a, b) => a.tag.localeCompare(b.tag, 'en', { numeric: true }));
     return {
       today,
       machines: await mapGently(ranked.slice(0, MACHINES_LISTED), (own) =>
@@ -68,10 +80,11 @@ export class Today {
       ),
       more: Math.max(0, ranked.length - MACHINES_LISTED),
       counts: await countsOf(ranked),
-      rounds: ranked
-        .filter(({ rounds }) => rounds > 0)
-        .map(toWaiting)
-        .sort((a, b) => a.tag.localeCompare(b.tag, 'en', { numeric: true })),
+      rounds: waiting.slice(0, MACHINES_LISTED).map(toWaiting),
+      moreRounds: Math.max(0, waiting.length - MACHINES_LISTED),
+      own,
+      reported,
+      thirsty: await this.topUps.thirsty(machines),
       stale: (await mapGently(machines, (scheduled) => staleMeters(scheduled, today, site)))
         .flat()
         .sort((a, b) => b.days - a.days),
@@ -101,7 +114,9 @@ function toMachine({ scheduled, answers }: RankedToday, openJobId: string | null
 
 function toWaiting({ scheduled, rounds }: RankedToday): WaitingRoundDto {
   const { id, tag, name } = scheduled.machine;
-  return { id, tag, name, rounds };
+  const { life } = scheduled.schedule;
+  const lines = rounds.map(({ item, state }) => ({ itemId: item.id, itemName: item.name, state }));
+  return { id, tag, name, life, lines };
 }
 
 /** The meters of a machine that have not been read for too long. */

@@ -1,5 +1,5 @@
 import type {
-  DefectDto,
+  DefectPageDto,
   JobDto,
   MachineDetailDto,
   ProblemDto,
@@ -98,7 +98,7 @@ describe('a walk round a machine', () => {
     expect(voided.status).toBe(201);
     expect((await walk()).lines).toHaveLength(1);
     expect((await walk()).lastShown).toBe(60);
-    expect((await yard.ask<DefectDto[]>('GET', '/api/defects')).body).toEqual([]);
+    expect((await yard.ask<DefectPageDto>('GET', '/api/defects')).body.total).toBe(0);
   });
 
   it('is refused by its field, and then nothing of it is kept', async () => {
@@ -148,7 +148,7 @@ describe('Today', () => {
     const own = await lines();
     const today = async () => (await yard.ask<TodayDto>('GET', '/api/today')).body;
     const before = await today();
-    expect(before.rounds).toMatchObject([{ tag: 'T-1', rounds: 1 }]);
+    expect(before.rounds).toMatchObject([{ tag: 'T-1', lines: [{ itemName: 'Dust valve: squeeze' }] }]);
     const lineNames = before.machines.flatMap(({ lines: waiting }) =>
       waiting.map(({ itemName }) => itemName),
     );

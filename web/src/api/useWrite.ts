@@ -13,7 +13,8 @@ export interface Write {
   readonly body?: unknown;
 }
 
-function newKey(): string {
+/** A key under which a write takes effect once. */
+export function newKey(): string {
   return Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) =>
     byte.toString(16).padStart(2, '0'),
   ).join('');

@@ -1,21 +1,11 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { DefectDto } from '@yugator/contracts';
 import { machineDetail } from '../testing/machines.js';
+import { defect } from '../testing/records.js';
 import { showTo, wire } from '../testing/wire.js';
 import { Defects } from './Defects.js';
 
-const DEFECT: DefectDto = {
-  id: 'd',
-  machine: { id: 'm', tag: 'M-07', name: 'Lakeside' },
-  foundOn: '2027-05-11',
-  reportedBy: 'Dru',
-  words: 'Spindle rumbles',
-  severity: 'soon',
-  itemName: null,
-  closedByJobId: null,
-  searches: [],
-};
+const DEFECT = defect();
 
 describe('the defects of a machine', () => {
   it('are told with how bad they are and who found them', async () => {

@@ -16,7 +16,7 @@ const ReportForm = lazy(async () => ({ default: (await import('./ReportForm.js')
 /** A defect, and what was found while it was searched why the machine does not start. */
 function OpenDefect({ defect, mayReport }: { defect: DefectDto; mayReport: boolean }) {
   const { today, site } = useSession();
-  const { id, machine, words, severity, foundOn, reportedBy, searches } = defect;
+  const { id, machine, words, severity, foundOn, reportedBy, searches, photos } = defect;
   return (
     <div>
       <p>
@@ -33,6 +33,12 @@ function OpenDefect({ defect, mayReport }: { defect: DefectDto; mayReport: boole
           </>
         ) : null}
       </p>
+      {photos.map((path, at) => (
+        <a key={path} href={`/api${path}`} target="_blank" rel="noreferrer">
+          Photo {at + 1}
+          <span className="visually-hidden"> of {words}, opens in a new tab</span>{' '}
+        </a>
+      ))}
       {searches.map((search, at) => (
         <p key={at}>
           Searched: {searchWords(search, site.unitSystem)}{' '}

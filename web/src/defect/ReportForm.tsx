@@ -6,6 +6,7 @@ import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { SEVERITY_WORDS } from '../job/outcomeWords.js';
+import { PhotoField } from '../photo/PhotoField.js';
 import { useNotice } from '../page/Notice.js';
 import { capital } from '../words/capital.js';
 
@@ -31,7 +32,7 @@ export function ReportForm({ machine, onDone }: { machine: MachineRefDto; onDone
       onSubmit={form.handleSubmit((values) => report.mutate({ ...values }, { onError: form.refuse }))}
       onLeave={onDone}
     >
-      <Field form={form} name="words" label="What is wrong" multiline minRows={2} />
+      <Field form={form} name="words" label="What is wrong" multiline minRows={2} autoFocus />
       <Field
         form={form}
         name="severity"
@@ -46,6 +47,11 @@ export function ReportForm({ machine, onDone }: { machine: MachineRefDto; onDone
           </MenuItem>
         ))}
       </Field>
+      <PhotoField
+        of={`the defect of ${machine.tag}`}
+        jpeg={form.watch('jpeg') ?? null}
+        onChange={(jpeg) => form.setValue('jpeg', jpeg ?? undefined)}
+      />
     </FormDialog>
   );
 }

@@ -17,6 +17,7 @@ const ITEMS = [
 const line = (id: string, name: string, state: 'overdue' | 'coming' | 'fine'): VisitDto['lines'][number] => ({
   itemId: id,
   itemName: name,
+  place: 'visit',
   action: 'inspect',
   components: [],
   bookName: null,

@@ -2,6 +2,7 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import type { SignOffDto } from '@yugator/contracts';
 import { handsOnMinutes, sheetSteps } from '@yugator/core';
 import { dueLine, hoursLimit } from '../testing/fixtures.js';
+import { defect } from '../testing/records.js';
 import { ANSEL, JobShop, PATIENCE_MS, press } from '../testing/jobShop.js';
 import { item, ITEMS, job, KIT } from '../testing/jobs.js';
 import { outcomeWords } from './outcomeWords.js';
@@ -135,19 +136,7 @@ describe('what became of it', () => {
 
   it('is signed off with what stands in the form, and keeps it when the server refuses', async () => {
     shop.now = job({
-      defects: [
-        {
-          id: DEFECT,
-          machine: { id: 'm', tag: 'M-07', name: 'Lakeside' },
-          foundOn: '2027-05-01',
-          reportedBy: 'Dru',
-          words: 'Seat torn',
-          severity: 'watch',
-          itemName: null,
-          closedByJobId: null,
-          searches: [],
-        },
-      ],
+      defects: [defect({ id: DEFECT, foundOn: '2027-05-01', words: 'Seat torn', severity: 'watch' })],
     });
     await shop.show();
     await press('Done: Engine oil and filter');

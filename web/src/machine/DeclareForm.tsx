@@ -1,5 +1,5 @@
 import { DeclareDto } from '@yugator/contracts';
-import type { DueLineDto, MachineDto } from '@yugator/contracts';
+import type { DueLineDto, KeepPaperLogDto, MachineDto } from '@yugator/contracts';
 import { useWrite } from '../api/useWrite.js';
 import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
@@ -15,14 +15,23 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** Asks when an item without a record was last done. */
+/** What is said of an item that has a record already is one more record, from paper: the latest of them counts, and it can be voided. */
+function paperOf({ itemId, doneOn, life, note = '' }: DeclareDto): KeepPaperLogDto {
+  return { rows: [{ doneOn, life, note, itemIds: [itemId] }] };
+}
+
+/** Asks when an item was last done. */
 export function DeclareForm({ line, machine, onDone }: Props) {
   const { today } = useSession();
   const say = useNotice();
+  const isOnRecord = line.baseline.kind === 'completion';
   const form = useDtoForm(DeclareDto, { itemId: line.itemId, doneOn: today, life: machine.life, note: '' });
-  const declare = useWrite<MachineDto, DeclareDto>(
-    (body) => ({ method: 'POST', path: `/machines/${machine.id}/declarations`, body }),
-    ['machines'],
+  const declare = useWrite<unknown, DeclareDto>(
+    (body) =>
+      isOnRecord
+        ? { method: 'POST', path: `/machines/${machine.id}/paper-log`, body: paperOf(body) }
+        : { method: 'POST', path: `/machines/${machine.id}/declarations`, body },
+    ['machines', 'jobs'],
     () => {
       say(`${line.itemName}: noted.`);
       onDone();

@@ -9,10 +9,16 @@ interface Props {
   readonly machine: MachineDto;
 }
 
-/** Says when an item without a record was last done. */
+/** Says when an item was last done: asked for where nobody knows, and open at any time. */
 export function DeclareLast({ line, machine }: Props) {
+  const isUnknown = line.state === 'noRecord' && line.baseline.kind === 'noRecord';
   return (
-    <DialogButton word="Say when" size="small" label={`Say when: ${line.itemName}`}>
+    <DialogButton
+      word={isUnknown ? 'Say when' : 'Last done'}
+      size="small"
+      variant={isUnknown ? 'outlined' : 'text'}
+      label={`${isUnknown ? 'Say when' : 'Last done'}: ${line.itemName}`}
+    >
       {(close) => <DeclareForm line={line} machine={machine} onDone={close} />}
     </DialogButton>
   );

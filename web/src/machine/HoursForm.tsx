@@ -9,7 +9,7 @@ import { FormDialog } from '../form/FormDialog.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
-import { ReadingPhoto } from '../photo/ReadingPhoto.js';
+import { PhotoField } from '../photo/PhotoField.js';
 import { judgeTyped } from '../round/judge.js';
 import { roundQueries } from '../round/roundQueries.js';
 import { useNow } from '../round/useNow.js';
@@ -81,7 +81,7 @@ function KnownMeter({ meter, onDone }: { meter: RoundMeterDto; onDone: () => voi
           htmlInput: { inputMode: 'decimal', autoComplete: 'off', className: 'fig', style: { fontSize: 26 } },
         }}
       />
-      <ReadingPhoto of={meter.tag} jpeg={photo} onChange={setPhoto} />
+      <PhotoField of={`the meter: ${meter.tag}`} jpeg={photo} onChange={setPhoto} />
     </FormDialog>
   );
 }

@@ -16,6 +16,7 @@ import { EnterHours } from './EnterHours.js';
 import { DueNow } from './DueNow.js';
 import { fleetQueries } from './fleetQueries.js';
 import styles from './machine.module.css';
+import { TopUp } from '../topUp/TopUp.js';
 import { StatusChange } from './StatusChange.js';
 
 // Fetched when they are first opened: the charts alone weigh as much as all the rest.
@@ -113,6 +114,7 @@ export function MachinePage() {
             <Button component={Link} to={`/fleet/${machine.id}/walk`}>
               Walk round
             </Button>
+            <TopUp machineId={machine.id} />
             <EnterHours machineId={machine.id} />
           </>
         ) : null}

@@ -1,4 +1,6 @@
 import type { DueLineDto, MachineDetailDto } from '@yugator/contracts';
+import { mayBeDoneNow } from '@yugator/core';
+import { DoneNow } from '../walk/DoneNow.js';
 import { baselineWords, rangeWords, standingWords, unresolvedWords } from '../schedule/dueWords.js';
 import { STATE_COLOUR, STATE_WORDS } from '../schedule/stateWords.js';
 import { ruleWords } from '../schedule/triggerWords.js';
@@ -35,9 +37,17 @@ function Standing({ line }: { line: DueLineDto }) {
   );
 }
 
+/** Whether somebody might want to say that it is done: it is due, or comes soon. */
+function isWaiting({ state }: DueLineDto): boolean {
+  return state !== 'fine' && state !== 'resting';
+}
+
 /** One item of a machine's schedule on the tape. */
 export function ScheduleItem({ line, machine, scale, width }: Props) {
   const isLead = useIsOneOf('crewLead');
+  const isMechanic = useIsOneOf('crewLead', 'mechanic');
+  const isOperator = useIsOneOf('operator') && line.place === 'walk';
+  const mayDo = (isMechanic || isOperator) && mayBeDoneNow(line.action, line.minutes, line.place);
   const rules = line.limits.map(({ rule }) => rule);
   return (
     <li className={styles.row}>
@@ -51,11 +61,12 @@ export function ScheduleItem({ line, machine, scale, width }: Props) {
       <TapeLane line={line} machine={machine} scale={scale} width={width} />
       <span className={styles.side}>
         <Standing line={line} />
-        {line.baseline.kind === 'noRecord' && line.state === 'noRecord' && isLead ? (
-          <div style={{ margin: '4px 0' }}>
-            <DeclareLast line={line} machine={machine} />
-          </div>
-        ) : null}
+        <span className={styles.acts}>
+          {mayDo && isWaiting(line) ? (
+            <DoneNow machine={machine} lines={[line]} word="Done" label={`Done: ${line.itemName}`} />
+          ) : null}
+          {isLead ? <DeclareLast line={line} machine={machine} /> : null}
+        </span>
       </span>
     </li>
   );

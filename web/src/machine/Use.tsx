@@ -8,6 +8,7 @@ import { useIsOneOf, useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
 import { hoursWords } from '../words/figures.js';
 import { fleetQueries } from './fleetQueries.js';
+import { Consumption } from '../topUp/Consumption.js';
 import { Participation } from './Participation.js';
 
 // The words and the table stand before the drawing comes: what draws it weighs as much as everything else.
@@ -72,6 +73,7 @@ export function Use({ machine }: { machine: MachineDetailDto }) {
       <h2>The last {data.length} weeks</h2>
       <p>{summary(data)}</p>
       <Weeks weeks={data} today={today} />
+      <Consumption machineId={machine.id} />
       <Participation machine={machine} mayChange={isLead} />
     </div>
   );

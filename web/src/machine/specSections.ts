@@ -133,11 +133,12 @@ export const SPEC_SECTIONS: readonly SpecSection[] = [
   },
   {
     key: 'drains',
-    title: 'How fluids come out and go in',
+    title: 'How fluids come out and go in, and what is used up',
     columns: [
       component('Fluid', 'transaxle oil', 'fluid'),
       choice('drain', 'Out by', DRAIN_WORDS, 'as usual'),
       quantity('firstPour', 'First pour, by the book', 'volume', '4 qt', false),
+      quantity('topUpPer100h', 'May take in 100 h', 'volume', '4 fl oz', false),
     ],
   },
   {

@@ -86,8 +86,8 @@ describe('the spec card', () => {
       { component: 'engineOil', fluid: '', litresWithFilter: '4.3 qt', litresWithoutFilter: '' },
       { component: 'transaxleOil', fluid: '', litresWithFilter: '2', litresWithoutFilter: '' },
     ];
-    const first = { component: 'engineOil', drain: '', firstPour: '4 qt' };
-    const valve = { component: 'transaxleOil', drain: 'valve', firstPour: '' };
+    const first = { component: 'engineOil', drain: '', firstPour: '4 qt', topUpPer100h: '' };
+    const valve = { component: 'transaxleOil', drain: 'valve', firstPour: '', topUpPer100h: '' };
     const parsed = parse({ fluids, drains: [first, valve] });
     expect(parsed).toMatchObject({
       spec: {
@@ -99,8 +99,8 @@ describe('the spec card', () => {
     });
     if ('faults' in parsed) throw new Error('The card was refused.');
     expect(typedCard(parsed.spec, 'us').drains).toEqual([
-      { component: 'engineOil', drain: '', firstPour: '4 qt' },
-      { component: 'transaxleOil', drain: 'valve', firstPour: '' },
+      { component: 'engineOil', drain: '', firstPour: '4 qt', topUpPer100h: '' },
+      { component: 'transaxleOil', drain: 'valve', firstPour: '', topUpPer100h: '' },
     ]);
     expect(parse({ fluids, drains: [{ ...first, drain: 'hose' }, valve, valve] })).toEqual({
       faults: {
@@ -156,6 +156,7 @@ describe('the spec card', () => {
           ...fluid,
           drain: null,
           firstPour: 1.7,
+          topUpPer100h: 0.2,
           betweenMarks: null,
           marks: '',
           reading: 'resting',

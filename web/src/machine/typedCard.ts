@@ -45,7 +45,7 @@ function cellText(row: Row, { key, kind }: SpecColumn, system: UnitSystem): stri
 
 /** What of a fluid is typed in a section of its own, and what it is where nobody said. */
 const FLUID_PARTS = {
-  drains: { drain: null, firstPour: null },
+  drains: { drain: null, firstPour: null, topUpPer100h: null },
   levels: { reading: null, readAt: null, marks: '', betweenMarks: null },
 } as const;
 type FluidPart = keyof typeof FLUID_PARTS;

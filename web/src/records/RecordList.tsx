@@ -1,12 +1,15 @@
+import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { Pager } from '../page/Pager.js';
 import { PrintLinks } from '../page/PrintLinks.js';
+import { useIsOneOf } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import { recordQueries } from './recordQueries.js';
 import { RecordTable } from './RecordTable.js';
@@ -16,6 +19,7 @@ const PAGE_SIZE = 50;
 /** Records page by page: of one machine, or of those that match a search. Give it a key that changes with the filter. */
 export function RecordList({ machineId, search }: { machineId?: string; search?: string }) {
   const [page, setPage] = useState(1);
+  const isLead = useIsOneOf('crewLead');
   const [withRounds, setWithRounds] = useState(false);
   const { data, error, refetch } = useQuery(
     recordQueries.page({
@@ -38,8 +42,13 @@ export function RecordList({ machineId, search }: { machineId?: string; search?:
             }}
           />
         }
-        label="Walk-rounds too"
+        label="Walk-rounds and top-ups too"
       />
+      {machineId && isLead ? (
+        <Button component={Link} size="small" to={`/fleet/${machineId}/paper-log`}>
+          Take over from paper
+        </Button>
+      ) : null}
     </div>
   );
   if (data.total === 0) {

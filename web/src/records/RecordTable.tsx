@@ -1,4 +1,4 @@
-import type { RecordDto } from '@yugator/contracts';
+import type { RecordDto, RecordKind } from '@yugator/contracts';
 import { findingWords } from '@yugator/core';
 import { Link } from 'react-router';
 import { OUTCOME_WORDS } from '../job/outcomeWords.js';
@@ -7,8 +7,15 @@ import table from '../page/table.module.css';
 import { VoidDialog } from '../page/VoidDialog.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
-import { hoursWords, moneyWords } from '../words/figures.js';
+import { fluidWords } from '../topUp/fluidWords.js';
+import { countWords, hoursWords, moneyWords } from '../words/figures.js';
 import { useStockWords } from '../session/useStockWords.js';
+
+const KIND_WORDS: Record<RecordKind, readonly string[]> = {
+  visit: [],
+  round: ['Without a job'],
+  paper: ['From paper'],
+};
 
 function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean }) {
   const { site, today } = useSession();
@@ -30,7 +37,20 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
         {hoursWords(record.life)}
       </td>
       <td>
-        {[...(record.kind === 'round' ? ['Walk round'] : []), ...record.items].join('; ')}
+        {[...KIND_WORDS[record.kind], ...record.items].join('; ')}
+        {record.topUps.map(({ component, litres, grade }) => (
+          <div key={component}>
+            Topped up: {stock(litres, 'litre')} {fluidWords(component)}, {grade}
+          </div>
+        ))}
+        {record.putRight.map(({ name, words }) => (
+          <div key={name}>
+            {name}: <span className="soft">put right, {words}</span>
+          </div>
+        ))}
+        {record.wellLooks.length ? (
+          <div className="soft">{countWords(record.wellLooks.length, 'look')} found well</div>
+        ) : null}
         {record.others.map(({ name, outcome, note }) => (
           <div key={name}>
             {name}: {OUTCOME_WORDS[outcome]}

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { RoundMeterDto } from '@yugator/contracts';
 import { memo } from 'react';
-import { ReadingPhoto } from '../photo/ReadingPhoto.js';
+import { PhotoField } from '../photo/PhotoField.js';
 import { Plate } from '../page/Plate.js';
 import { useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
@@ -96,8 +96,8 @@ export const ReadingRow = memo(function ReadingRow({
           onConfirm={() => onConfirm(meter.key, typed)}
         />
         {verdict.kind === 'accepted' || verdict.kind === 'unusual' ? (
-          <ReadingPhoto
-            of={`${meter.tag} ${meter.name}`}
+          <PhotoField
+            of={`the meter: ${meter.tag} ${meter.name}`}
             jpeg={photo}
             onChange={(jpeg) => onPhoto(meter.key, jpeg)}
           />

@@ -158,7 +158,7 @@ describe('the round', () => {
     HTMLCanvasElement.prototype.getContext = () => null;
     HTMLCanvasElement.prototype.toDataURL = () => 'data:image/jpeg;base64,/9j/AA==';
     choose('meter.jpg');
-    expect(await screen.findByAltText('The meter of A-1 Mower A-1')).toBeDefined();
+    expect(await screen.findByAltText('Photo of the meter: A-1 Mower A-1')).toBeDefined();
     keep();
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toEqual({

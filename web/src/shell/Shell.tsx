@@ -1,3 +1,4 @@
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useQueryClient } from '@tanstack/react-query';
 import { Suspense, useEffect } from 'react';
 import { NavLink, Outlet, useLocation, useNavigation } from 'react-router';
@@ -5,7 +6,7 @@ import { useLive } from '../live/useLive.js';
 import { Loading } from '../page/Loading.js';
 import { sessionQueries } from '../session/sessionQueries.js';
 import { useSession } from '../session/useSession.js';
-import { AccountMenu } from './AccountMenu.js';
+import { MoreMenu } from './MoreMenu.js';
 import { NAVIGATION } from './navigation.js';
 import styles from './shell.module.css';
 import { useMidnight } from './useMidnight.js';
@@ -29,6 +30,7 @@ export function Shell() {
   const { site } = useSession();
   const client = useQueryClient();
   const navigation = useNavigation();
+  const isPhone = useMediaQuery('(max-width: 700px)');
   useFocusOnHead();
   useMidnight(() => void client.invalidateQueries({ queryKey: sessionQueries.current().queryKey }));
   return (
@@ -41,7 +43,7 @@ export function Shell() {
           Yugator
           <i />
         </div>
-        {NAVIGATION.map(({ to, word, icon }) => (
+        {NAVIGATION.filter(({ isAtFoot }) => isAtFoot || !isPhone).map(({ to, word, icon }) => (
           <NavLink
             key={to}
             to={to}
@@ -54,10 +56,8 @@ export function Shell() {
             {word}
           </NavLink>
         ))}
+        <MoreMenu isPhone={isPhone} />
       </nav>
-      <div className={styles.account}>
-        <AccountMenu />
-      </div>
       <main id="main" className={styles.main} aria-busy={navigation.state === 'loading'}>
         {site.demonstration ? (
           <p className={styles.demonstration}>

@@ -58,6 +58,7 @@ export function dueLine(over: Partial<DueLineDto> = {}): DueLineDto {
     bookName: 'Verrick',
     state: 'overdue',
     consequence: 'ruin',
+    place: 'visit',
     unresolved: [],
     done: [],
     minutes: 30,

@@ -1,4 +1,4 @@
-import type { RecordDto } from '@yugator/contracts';
+import type { DefectDto, RecordDto } from '@yugator/contracts';
 
 /** A record for the tests of screens: oil and tyres of a zero-turn. */
 export function record(over: Partial<RecordDto> = {}): RecordDto {
@@ -19,8 +19,31 @@ export function record(over: Partial<RecordDto> = {}): RecordDto {
     labourCostMinor: 3520,
     costMinor: 6410,
     note: '',
+    wellLooks: [],
+    putRight: [],
+    topUps: [],
     voided: null,
     signedBy: null,
+    ...over,
+  };
+}
+
+/** An open defect for the tests of screens. */
+export function defect(over: Partial<DefectDto> = {}): DefectDto {
+  return {
+    id: 'd',
+    machine: { id: 'm', tag: 'M-07', name: 'Lakeside' },
+    foundOn: '2027-05-11',
+    reportedBy: 'Dru',
+    words: 'Spindle rumbles',
+    severity: 'soon',
+    itemName: null,
+    foundInJobId: null,
+    openJobId: null,
+    closedByJobId: null,
+    ended: null,
+    photos: [],
+    searches: [],
     ...over,
   };
 }

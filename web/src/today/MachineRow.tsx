@@ -1,8 +1,9 @@
 import Button from '@mui/material/Button';
 import type { TodayMachineDto } from '@yugator/contracts';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { Plate } from '../page/Plate.js';
-import { reasonWords } from '../schedule/dueWords.js';
+import { baselineWords, reasonWords, standingWords } from '../schedule/dueWords.js';
 import { HoursTape } from '../schedule/HoursTape.js';
 import { tapeMarks } from '../schedule/hoursTape.js';
 import { StateMark } from '../schedule/StateShape.js';
@@ -24,10 +25,13 @@ function act(machine: TodayMachineDto, mayWork: boolean, isStale: boolean): { wo
 /** The line that decided the machine's place, and the others one by one, each in its sentence. */
 function Reasons({ machine, today }: { machine: TodayMachineDto; today: string }) {
   const [worst, ...others] = machine.lines;
-  if (!worst) return null;
+  if (!worst) return <span className={styles.reason}>Nothing due within 30 days</span>;
   return (
     <>
-      <span className={styles.reason}>{reasonWords(worst, today)}</span>
+      <span className={styles.reason}>
+        {worst.itemName}: {standingWords(worst, today)}
+        <span className={styles.opened}>, {baselineWords(worst.baseline, today)}</span>
+      </span>
       {others.length ? (
         <details className={styles.others}>
           <summary>and {countWords(others.length, 'more item', 'more items')}</summary>
@@ -57,14 +61,26 @@ interface Props {
 export function MachineRow({ machine, today, isNext, isStale }: Props) {
   const mayRead = useIsOneOf('crewLead', 'mechanic', 'operator');
   const { word, to } = act(machine, useIsOneOf('crewLead', 'mechanic'), isStale && mayRead);
+  const [isOpen, setOpen] = useState(false);
   return (
-    <li className={styles.row}>
+    <li className={styles.row} data-open={isOpen || undefined}>
       <Plate tag={machine.tag} to={machine.id} />
       <span className={styles.what}>
         <b>{machine.name}</b>
         {machine.isOutOfService ? <span className={styles.out}>out of service</span> : null}
         <Reasons machine={machine} today={today} />
       </span>
+      <button
+        type="button"
+        className={styles.opener}
+        aria-expanded={isOpen}
+        aria-label={`More about ${machine.tag} ${machine.name}`}
+        onClick={() => setOpen(!isOpen)}
+      >
+        <svg viewBox="0 0 24 24" aria-hidden>
+          <path d="M6 9l6 6 6-6" />
+        </svg>
+      </button>
       <span className={`fig ${styles.life}`}>
         {hoursWords(machine.life)}
         <span className="visually-hidden"> hours</span>

@@ -43,6 +43,10 @@ const TODAY: TodayDto = {
   ],
   more: 0,
   rounds: [],
+  moreRounds: 0,
+  own: [],
+  reported: [],
+  thirsty: [],
   counts: { machines: 6, overdue: 2, noRecord: 1, ripe: 1, coming: 1 },
   stale: [{ id: 'E', meter: 'engine', tag: 'E', name: 'Mower E', days: 11, life: 268.6 }],
   defects: [],
@@ -83,9 +87,9 @@ describe('Today', () => {
         '1 machine ripe for service; 1 machine with items nobody has on record; 1 meter not read in time.',
       ),
     ).toBeDefined();
-    expect(
-      screen.getByText('Engine oil and filter: 6.2 h over 50 h, last done 12 Apr at 212.4 h'),
-    ).toBeDefined();
+    expect(screen.getAllByRole('listitem')[0]).toHaveTextContent(
+      'Engine oil and filter: 6.2 h over 50 h, last done 12 Apr at 212.4 h',
+    );
     const groups = screen.getAllByRole('region').map((region) => region.getAttribute('aria-label'));
     expect(groups).toEqual([
       ...[
@@ -124,12 +128,13 @@ describe('Today', () => {
     ['operator', 'Walk round A Mower A'],
     ['viewer', null],
   ] as const)('names the machines where walk-rounds wait, for a %s', async (role, act) => {
-    const waiting = { id: 'A', tag: 'A', name: 'Mower A' };
+    const waiting = { id: 'A', tag: 'A', name: 'Mower A', life: 268.6 };
+    const lineNamed = (itemName: string) => ({ itemId: itemName, itemName, state: 'overdue' as const });
     answering({
       ...TODAY,
       rounds: [
-        { ...waiting, rounds: 3 },
-        { ...waiting, id: 'B', tag: 'B', rounds: 1 },
+        { ...waiting, lines: ['Dust valve', 'Screen', 'Tyres'].map(lineNamed) },
+        { ...waiting, id: 'B', tag: 'B', lines: [lineNamed('Dust valve')] },
       ],
     });
     show(role);

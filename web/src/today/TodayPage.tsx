@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import type { TodayDto, TodayMachineDto, WaitingRoundDto } from '@yugator/contracts';
+import type { TodayDto, TodayMachineDto } from '@yugator/contracts';
 import { Link } from 'react-router';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
@@ -12,6 +12,8 @@ import { StateMark } from '../schedule/StateShape.js';
 import { useIsOneOf } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import { MachineRow } from './MachineRow.js';
+import { OwnMachines } from './OwnMachines.js';
+import { Rounds } from './Rounds.js';
 import { TodaySide } from './TodaySide.js';
 import styles from './today.module.css';
 import { todayQueries } from './todayQueries.js';
@@ -43,36 +45,7 @@ function FineMachines({ machines }: { machines: readonly TodayMachineDto[] }) {
   );
 }
 
-/** Everyday work that waits: a line for each machine, whatever waits for a visit besides. */
-function Rounds({ rounds }: { rounds: readonly WaitingRoundDto[] }) {
-  const mayWalk = useIsOneOf('crewLead', 'mechanic', 'operator');
-  if (rounds.length === 0) return null;
-  return (
-    <section aria-label="Walk-rounds that wait">
-      <h2 className={styles.group}>Walk-rounds that wait</h2>
-      <ul className={styles.rows}>
-        {rounds.map(({ id, tag, name, rounds: count }) => (
-          <li key={id} className={styles.round}>
-            <Plate tag={tag} to={id} />
-            <span className={styles.what}>
-              <b>{name}</b>
-              <span className={styles.reason}>
-                {countWords(count, 'check')} wait{count === 1 ? 's' : ''}
-              </span>
-            </span>
-            {mayWalk ? (
-              <Button component={Link} to={`/fleet/${id}/walk`} aria-label={`Walk round ${tag} ${name}`}>
-                Walk round
-              </Button>
-            ) : null}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-function Groups({ today }: { today: TodayDto }) {
+function Groups({ today, isOperator }: { today: TodayDto; isOperator: boolean }) {
   const groups = GROUPS.map(([state, title]) => ({
     state,
     title,
@@ -106,7 +79,7 @@ function Groups({ today }: { today: TodayDto }) {
           </ul>
         </section>
       ))}
-      <Rounds rounds={today.rounds} />
+      {isOperator ? null : <Rounds rounds={today.rounds} more={today.moreRounds} />}
       <FineMachines
         machines={today.machines.filter(({ state }) => state === 'fine' || state === 'resting')}
       />
@@ -124,6 +97,7 @@ function Groups({ today }: { today: TodayDto }) {
 export function TodayPage() {
   const { data, error, refetch } = useQuery(todayQueries.today());
   const isLead = useIsOneOf('crewLead');
+  const isOperator = useIsOneOf('operator');
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   return (
     <>
@@ -144,7 +118,10 @@ export function TodayPage() {
         </Empty>
       ) : (
         <div className={styles.page}>
-          <Groups today={data} />
+          <div>
+            {isOperator ? <OwnMachines today={data} /> : null}
+            <Groups today={data} isOperator={isOperator} />
+          </div>
           <TodaySide today={data} />
         </div>
       )}

@@ -1,12 +1,19 @@
 import Button from '@mui/material/Button';
 import type { TodayDto } from '@yugator/contracts';
+import { shownValue } from '@yugator/core';
 import { Link } from 'react-router';
 import { SEVERITY_WORDS } from '../job/outcomeWords.js';
 import { ATTACHMENT_WORDS } from '../machine/classWords.js';
 import { Plate } from '../page/Plate.js';
+import { useSession } from '../session/useSession.js';
+import { fluidWords, THIRST_WORDS } from '../topUp/fluidWords.js';
+import { capital } from '../words/capital.js';
 import { countWords, hoursWords } from '../words/figures.js';
 import styles from './today.module.css';
 import { useStockWords } from '../session/useStockWords.js';
+
+/** The list of defects has them all. */
+const DEFECTS_SHOWN = 8;
 
 function OpenJobs({ today }: { today: TodayDto }) {
   const open = today.machines.filter((machine) => machine.openJobId !== null);
@@ -28,12 +35,37 @@ function OpenDefects({ today }: { today: TodayDto }) {
   if (today.defects.length === 0) return null;
   return (
     <section className={styles.side}>
-      <h2>Open defects</h2>
-      {today.defects.map(({ id, machine, words, severity }) => (
+      <h2>
+        <Link to="/defects">Open defects</Link>
+      </h2>
+      {today.defects.slice(0, DEFECTS_SHOWN).map(({ id, machine, words, severity }) => (
         <p key={id}>
           <Plate tag={machine.tag} to={machine.id} /> {words}
           <br />
           <span className={severity === 'stop' ? undefined : 'soft'}>{SEVERITY_WORDS[severity]}</span>
+        </p>
+      ))}
+      {today.defects.length > DEFECTS_SHOWN ? (
+        <p>
+          <Link to="/defects">and {today.defects.length - DEFECTS_SHOWN} more</Link>
+        </p>
+      ) : null}
+    </section>
+  );
+}
+
+function ThirstyMachines({ today }: { today: TodayDto }) {
+  const { site } = useSession();
+  if (today.thirsty.length === 0) return null;
+  return (
+    <section className={styles.side}>
+      <h2>Begins to drink</h2>
+      {today.thirsty.map(({ id, tag, component, thirst, latest }) => (
+        <p key={`${id} ${component}`}>
+          <Plate tag={tag} to={id} /> {capital(fluidWords(component))}:{' '}
+          <b>{shownValue(latest, 'volume', site.unitSystem)}</b> in 100 h
+          <br />
+          <span className="soft">{THIRST_WORDS[thirst]}</span>
         </p>
       ))}
     </section>
@@ -90,6 +122,7 @@ export function TodaySide({ today }: { today: TodayDto }) {
   return (
     <aside>
       <OpenDefects today={today} />
+      <ThirstyMachines today={today} />
       <OpenJobs today={today} />
       <StaleMeters today={today} />
       <ShortArticles today={today} />

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { WalkDto } from '@yugator/contracts';
 import { Route, Routes } from 'react-router';
@@ -14,6 +14,12 @@ const WALK: WalkDto = {
   machineClass: 'compactTractor',
   lastShown: 412.6,
   expectedShown: 415.1,
+  fluids: [
+    {
+      component: 'engineOil',
+      grades: [{ grade: '15W-40', category: 'API CK-4', fromCelsius: null, toCelsius: null }],
+    },
+  ],
   lines: [
     dueLine({
       itemId: VALVE,
@@ -56,7 +62,7 @@ describe('a walk round a machine', () => {
     expect(server.sent[0]).toEqual({
       method: 'POST',
       path: '/api/machines/m/walk',
-      body: { shown: 415.2, itemIds: [VALVE], notWell: [] },
+      body: { shown: 415.2, itemIds: [VALVE], notWell: [], putRight: [], toppedUp: [] },
     });
     expect(await screen.findByText('Today it is')).toBeVisible();
   });
@@ -77,6 +83,8 @@ describe('a walk round a machine', () => {
       shown: 415.2,
       itemIds: [],
       notWell: [{ itemId: VALVE, words: 'Torn', severity: 'soon' }],
+      putRight: [],
+      toppedUp: [],
     });
   });
 
@@ -87,6 +95,43 @@ describe('a walk round a machine', () => {
     expect(await screen.findByText('Say in 3 to 300 letters what is wrong.')).toBeVisible();
     expect(screen.getByLabelText('Hours on the meter')).toBeInvalid();
     expect(server.sent).toEqual([]);
+  });
+
+  it('ends as topped up or put right on the spot too, and the line is done then', async () => {
+    await show();
+    await type('Hours on the meter', '415.2');
+    await press('Not well: Engine oil between its marks, brown and clear');
+    await type('How much', '0.5 qt');
+    await press('Not well: Dust valve: squeeze');
+    await press('Put right', within(screen.getByRole('group', { name: /Dust valve/ })));
+    await type('What was done: Dust valve: squeeze', 'Cleaned out');
+    await press('Keep it, 2 not well');
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]?.body).toEqual({
+      shown: 415.2,
+      itemIds: [VALVE],
+      notWell: [],
+      putRight: [{ itemId: VALVE, words: 'Cleaned out' }],
+      toppedUp: [{ component: 'engineOil', grade: '15W-40', litres: 0.473 }],
+    });
+  });
+
+  it('says at the top-up what the server refuses of it', async () => {
+    await show();
+    await type('Hours on the meter', '415.2');
+    await press('Not well: Engine oil between its marks, brown and clear');
+    await press('Keep it, 1 not well');
+    expect(await screen.findByText(/Give how much was filled up/)).toBeVisible();
+    await type('How much', '0.3');
+    server.refuse({
+      type: 'about:blank',
+      title: 't',
+      status: 422,
+      detail: 'The card names 15W-40.',
+      errors: [{ pointer: '#/toppedUp/0/grade', code: 'notOfCard', detail: 'The card names 15W-40.' }],
+    });
+    await press('Keep it, 1 not well');
+    expect(await screen.findByText('The card names 15W-40.')).toBeVisible();
   });
 
   it('that the server refuses says so at the figure, and keeps what was typed', async () => {

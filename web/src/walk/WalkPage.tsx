@@ -3,7 +3,9 @@ import { useQuery } from '@tanstack/react-query';
 import { KeepWalkDto } from '@yugator/contracts';
 import type { DueLineDto, WalkDto, WalkKeptDto } from '@yugator/contracts';
 import { standingLooks } from '@yugator/core';
-import { useFieldArray } from 'react-hook-form';
+import type { Component } from '@yugator/core';
+import { useState } from 'react';
+import type { FormEvent } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useWrite } from '../api/useWrite.js';
 import { Defects } from '../defect/Defects.js';
@@ -22,7 +24,8 @@ import page from '../page/page.module.css';
 import styles from './walk.module.css';
 import { walkQueries } from './walkQueries.js';
 import { WalkRow } from './WalkRow.js';
-import type { Looked } from './WalkRow.js';
+import { partsOf, saidFault } from './said.js';
+import type { Looked, Said } from './said.js';
 
 function reasonOf(line: DueLineDto, today: string): string {
   const [deciding] = line.limits;
@@ -30,15 +33,28 @@ function reasonOf(line: DueLineDto, today: string): string {
 }
 
 /** Lines that are due, and the standing look of the class. */
-function lookedAt({ lines, machineClass }: WalkDto, today: string): { due: Looked[]; standing: Looked[] } {
+function lookedAt(
+  { lines, machineClass, fluids }: WalkDto,
+  today: string,
+): { due: Looked[]; standing: Looked[] } {
+  const takes = (component: Component) => fluids.some((fluid) => fluid.component === component);
   return {
     due: lines.map((line) => ({
       key: line.itemId,
+      isLine: true,
       words: line.itemName,
       reason: reasonOf(line, today),
       look: null,
+      fluid: line.components.find(takes) ?? null,
     })),
-    standing: standingLooks(machineClass).map(({ key, words, look }) => ({ key, words, look, reason: '' })),
+    standing: standingLooks(machineClass).map(({ key, words, look, fluids: wanting = [] }) => ({
+      key,
+      isLine: false,
+      words,
+      look,
+      reason: '',
+      fluid: wanting.find(takes) ?? null,
+    })),
   };
 }
 
@@ -46,59 +62,45 @@ function WalkForm({ walk }: { walk: WalkDto }) {
   const { today } = useSession();
   const say = useNotice();
   const navigate = useNavigate();
-  const { machine, lines } = walk;
-  const form = useDtoForm<KeepWalkDto>(
-    KeepWalkDto,
-    { itemIds: lines.map(({ itemId }) => itemId), notWell: [] },
-    'onSubmit',
-  );
-  const wrong = useFieldArray({ control: form.control, name: 'notWell', keyName: 'rowKey' });
+  const { machine } = walk;
+  const [said, setSaid] = useState<readonly Said[]>([]);
+  const form = useDtoForm<KeepWalkDto>(KeepWalkDto, { itemIds: [], notWell: [] }, 'onSubmit');
   const keep = useWrite<WalkKeptDto, KeepWalkDto>(
     (body) => ({ method: 'POST', path: `/machines/${machine.id}/walk`, body }),
-    ['jobs', 'readings', 'machines'],
+    ['jobs', 'readings', 'machines', 'shelf'],
     () => {
       say(`${machine.tag}: walk kept.`);
       void navigate('/');
     },
   );
   const { due, standing } = lookedAt(walk, today);
-  const isLine = (key: string) => lines.some(({ itemId }) => itemId === key);
-  const placeOf = (key: string) =>
-    wrong.fields.findIndex(({ itemId, look }) => (itemId ?? look ?? '') === key);
-  const setDone = (without: ReadonlySet<string>) =>
-    form.setValue(
-      'itemIds',
-      lines.map(({ itemId }) => itemId).filter((id) => !without.has(id)),
-    );
-  const said = (but = '') =>
-    new Set(wrong.fields.flatMap(({ itemId }) => (itemId && itemId !== but ? itemId : [])));
   const row = (looked: Looked) => (
     <WalkRow
       key={looked.key}
-      form={form}
       looked={looked}
-      at={placeOf(looked.key)}
-      onNotWell={() => {
-        const of = isLine(looked.key) ? { itemId: looked.key } : { look: looked.key };
-        wrong.append({ ...of, words: '', severity: 'soon' }, { shouldFocus: false });
-        setDone(said().add(looked.key));
-      }}
-      onWell={() => {
-        wrong.remove(placeOf(looked.key));
-        setDone(said(looked.key));
-      }}
+      fluids={walk.fluids}
+      said={said.find(({ key }) => key === looked.key)}
+      onSay={(next) =>
+        setSaid((before) =>
+          next === null
+            ? before.filter(({ key }) => key !== looked.key)
+            : before.some(({ key }) => key === looked.key)
+              ? before.map((each) => (each.key === looked.key ? next : each))
+              : [...before, next],
+        )
+      }
+      faultOf={(part) => saidFault(form.formState.errors, said, looked.key, part)}
     />
   );
-  const count = wrong.fields.length;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    form.reset({ ...form.getValues(), ...partsOf(said, walk.lines) }, { keepErrors: true });
+    void form.handleSubmit((values) => {
+      if (!keep.isPending) keep.mutate({ ...values }, { onError: form.refuse });
+    })();
+  };
   return (
-    <form
-      noValidate
-      onSubmit={(event) =>
-        void form.handleSubmit((values) => {
-          if (!keep.isPending) keep.mutate({ ...values }, { onError: form.refuse });
-        })(event)
-      }
-    >
+    <form noValidate onSubmit={submit}>
       <div className={styles.hours}>
         <Field
           form={form}
@@ -122,7 +124,7 @@ function WalkForm({ walk }: { walk: WalkDto }) {
       {form.problem ? <Caution title="Not kept">{<p>{form.problem}</p>}</Caution> : null}
       <div className={`${page.foot} ${styles.keep}`}>
         <Button type="submit" variant="contained" color="primary" size="large" loading={keep.isPending}>
-          {count ? `Keep it, ${count} not well` : 'All well'}
+          {said.length ? `Keep it, ${said.length} not well` : 'All well'}
         </Button>
       </div>
     </form>

@@ -1,32 +1,35 @@
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import { KeepWalkDto, SEVERITIES } from '@yugator/contracts';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import type { FluidTakenDto } from '@yugator/contracts';
 import { LOOKS } from '@yugator/core';
 import type { LookKey } from '@yugator/core';
-import type { UseFormReturn } from 'react-hook-form';
 import { SightPicture } from '../check/SightPicture.js';
-import { Field } from '../form/Field.js';
+import { choicesOf, Choose } from '../form/Choose.js';
 import { SEVERITY_WORDS } from '../job/outcomeWords.js';
+import { PhotoField } from '../photo/PhotoField.js';
+import { pouredAtFirst } from '../topUp/poured.js';
+import { PouredFields } from '../topUp/PouredFields.js';
 import { capital } from '../words/capital.js';
+import type { Ending, Looked, Said } from './said.js';
 import styles from './walk.module.css';
 
-/** What is looked at: a line of a book, or a part of the standing look. */
-export interface Looked {
-  readonly key: string;
-  readonly words: string;
-  /** why it is looked at now; '' for the standing look */
-  readonly reason: string;
-  readonly look: LookKey | null;
+interface Props {
+  readonly looked: Looked;
+  readonly fluids: readonly FluidTakenDto[];
+  /** undefined while it is well */
+  readonly said: Said | undefined;
+  /** null: it is well after all */
+  readonly onSay: (said: Said | null) => void;
+  readonly faultOf: (part: string) => string | undefined;
 }
 
-interface Props {
-  readonly form: Pick<UseFormReturn<KeepWalkDto>, 'register' | 'formState'>;
-  readonly looked: Looked;
-  /** place among what is not well; -1 where it is well */
-  readonly at: number;
-  readonly onNotWell: () => void;
-  readonly onWell: () => void;
-}
+const ENDING_WORDS: Record<Ending, string> = {
+  defect: 'A defect',
+  putRight: 'Put right',
+  toppedUp: 'Topped up',
+};
 
 /** What may be seen of it, as pictures with words; what is not well is the rest of them. */
 function Sights({ look }: { look: LookKey }) {
@@ -42,11 +45,82 @@ function Sights({ look }: { look: LookKey }) {
   );
 }
 
-/** One thing that is looked at: well, until somebody says what is wrong with it. */
-export function WalkRow({ form, looked: { words, reason, look }, at, onNotWell, onWell }: Props) {
-  const isWell = at < 0;
+interface EndingProps {
+  readonly words: string;
+  readonly said: Said;
+  readonly fluids: readonly FluidTakenDto[];
+  readonly onSay: (said: Said) => void;
+  readonly faultOf: (part: string) => string | undefined;
+}
+
+function Defect({ words, said, onSay, faultOf }: EndingProps) {
   return (
-    <li className={styles.row} data-well={isWell || undefined}>
+    <>
+      <TextField
+        label={`What is wrong: ${words}`}
+        value={said.words}
+        onChange={({ target }) => onSay({ ...said, words: target.value })}
+        error={faultOf('words') !== undefined}
+        helperText={faultOf('words')}
+        multiline
+        autoFocus
+      />
+      <Choose
+        label="How bad it is"
+        value={said.severity}
+        choices={choicesOf(SEVERITY_WORDS).map(([key, each]) => [key, capital(each)] as const)}
+        onChange={(severity) => onSay({ ...said, severity })}
+        helperText={said.severity === 'stop' ? 'The machine is taken out of service at once.' : undefined}
+      />
+      <PhotoField of={words} jpeg={said.jpeg} onChange={(jpeg) => onSay({ ...said, jpeg })} />
+      {faultOf('jpeg') ? <span role="alert">{faultOf('jpeg')}</span> : null}
+    </>
+  );
+}
+
+/** How it ends: as a defect, put right on the spot, or topped up. */
+function EndingFields(props: EndingProps) {
+  const { words, said, fluids, onSay, faultOf } = props;
+  switch (said.ending) {
+    case 'defect':
+      return <Defect {...props} />;
+    case 'putRight':
+      return (
+        <TextField
+          label={`What was done: ${words}`}
+          value={said.words}
+          onChange={({ target }) => onSay({ ...said, words: target.value })}
+          error={faultOf('words') !== undefined}
+          helperText={faultOf('words')}
+          autoFocus
+        />
+      );
+    case 'toppedUp':
+      return (
+        <PouredFields
+          poured={said.poured}
+          onChange={(poured) => onSay({ ...said, poured })}
+          fluids={fluids}
+          faultOf={faultOf}
+        />
+      );
+  }
+}
+
+/** One thing that is looked at: well, until somebody says what is wrong with it. */
+export function WalkRow({ looked, fluids, said, onSay, faultOf }: Props) {
+  const { key, isLine, words, reason, look, fluid } = looked;
+  const begin = (): Said => ({
+    key,
+    isLine,
+    ending: fluid ? 'toppedUp' : 'defect',
+    words: '',
+    severity: 'soon',
+    jpeg: null,
+    poured: pouredAtFirst(fluids, fluid ?? undefined),
+  });
+  return (
+    <li className={styles.row} data-well={said === undefined || undefined}>
       <div className={styles.line}>
         <span>
           <b>{words}</b>
@@ -54,31 +128,32 @@ export function WalkRow({ form, looked: { words, reason, look }, at, onNotWell, 
         </span>
         <Button
           size="small"
-          onClick={isWell ? onNotWell : onWell}
-          aria-label={`${isWell ? 'Not well' : 'Well after all'}: ${words}`}
+          onClick={() => onSay(said ? null : begin())}
+          aria-label={`${said ? 'Well after all' : 'Not well'}: ${words}`}
         >
-          {isWell ? 'Not well' : 'Well after all'}
+          {said ? 'Well after all' : 'Not well'}
         </Button>
       </div>
-      {isWell ? null : (
+      {said ? (
         <div className={styles.wrong}>
           {look ? <Sights look={look} /> : null}
-          <Field
-            form={form}
-            name={`notWell.${at}.words`}
-            label={`What is wrong: ${words}`}
-            multiline
-            autoFocus
-          />
-          <Field form={form} name={`notWell.${at}.severity`} label="How bad it is" select defaultValue="soon">
-            {SEVERITIES.map((key) => (
-              <MenuItem key={key} value={key}>
-                {capital(SEVERITY_WORDS[key])}
-              </MenuItem>
-            ))}
-          </Field>
+          <ToggleButtonGroup
+            exclusive
+            value={said.ending}
+            aria-label={`What becomes of it: ${words}`}
+            onChange={(_event, ending: Ending | null) => (ending ? onSay({ ...said, ending }) : undefined)}
+          >
+            {(['toppedUp', 'putRight', 'defect'] as const)
+              .filter((ending) => fluid !== null || ending !== 'toppedUp')
+              .map((ending) => (
+                <ToggleButton key={ending} value={ending}>
+                  {ENDING_WORDS[ending]}
+                </ToggleButton>
+              ))}
+          </ToggleButtonGroup>
+          <EndingFields words={words} said={said} fluids={fluids} onSay={onSay} faultOf={faultOf} />
         </div>
-      )}
+      ) : null}
     </li>
   );
 }

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button';
 import Divider from '@mui/material/Divider';
 import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
@@ -13,6 +12,8 @@ import { sentenceOf } from '../api/problem.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
 import { ROLE_WORDS } from '../people/roleWords.js';
+import { MORE_ICON, NAVIGATION, PERSON_ICON } from './navigation.js';
+import styles from './shell.module.css';
 
 const SCHEMES = [
   ['light', 'Light'],
@@ -26,8 +27,18 @@ const UNITS = [
   ['us', 'Quarts, lbf·ft, psi'],
 ] as const;
 
-/** Who is signed in, the choice of light or dark, and the way out. */
-export function AccountMenu() {
+const ABOVE = { vertical: 'top', horizontal: 'right' } as const;
+const FROM_BELOW = { vertical: 'bottom', horizontal: 'right' } as const;
+const BESIDE = { vertical: 'bottom', horizontal: 'right' } as const;
+const FROM_FOOT = { vertical: 'bottom', horizontal: 'left' } as const;
+
+interface Props {
+  /** there, the screens that have no place at the foot stand here */
+  readonly isPhone: boolean;
+}
+
+/** Who is signed in, the choice of light or dark, and the way out; on a phone the other screens too. */
+export function MoreMenu({ isPhone }: Props) {
   const { person, site, ownUnits } = useSession();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { mode, setMode } = useColorScheme();
@@ -39,6 +50,10 @@ export function AccountMenu() {
     (body) => ({ method: 'PUT', path: '/session/units', body }),
     ['people'],
   );
+  const go = (to: string) => {
+    setAnchor(null);
+    void navigate(to);
+  };
   const leave = () =>
     signOut.mutate(undefined, {
       onSuccess: () => {
@@ -50,16 +65,35 @@ export function AccountMenu() {
     });
   return (
     <>
-      <Button
-        variant="text"
+      <button
+        type="button"
+        className={styles.more}
         aria-haspopup="menu"
         aria-expanded={anchor !== null}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        {person.name}
-      </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        <svg viewBox="0 0 24 24" aria-hidden>
+          {isPhone ? MORE_ICON : PERSON_ICON}
+        </svg>
+        {isPhone ? 'More' : person.name}
+      </button>
+      <Menu
+        anchorEl={anchor}
+        open={anchor !== null}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={isPhone ? ABOVE : BESIDE}
+        transformOrigin={isPhone ? FROM_BELOW : FROM_FOOT}
+      >
+        {isPhone
+          ? NAVIGATION.filter(({ isAtFoot }) => !isAtFoot).map(({ to, word }) => (
+              <MenuItem key={to} onClick={() => go(to)}>
+                {word}
+              </MenuItem>
+            ))
+          : null}
+        {isPhone ? <Divider /> : null}
         <ListSubheader sx={{ lineHeight: 1.5, py: 1, bgcolor: 'transparent' }}>
+          {isPhone ? `${person.name}, ` : ''}
           {ROLE_WORDS[person.role]}, {site.name}
         </ListSubheader>
         <Divider />
@@ -81,14 +115,7 @@ export function AccountMenu() {
           </MenuItem>
         ))}
         <Divider />
-        <MenuItem
-          onClick={() => {
-            setAnchor(null);
-            void navigate('/account');
-          }}
-        >
-          Your sign-in
-        </MenuItem>
+        <MenuItem onClick={() => go('/account')}>Your sign-in</MenuItem>
         <MenuItem onClick={leave}>Sign out</MenuItem>
       </Menu>
     </>
