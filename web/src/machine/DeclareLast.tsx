@@ -14,10 +14,10 @@ export function DeclareLast({ line, machine }: Props) {
   const isUnknown = line.state === 'noRecord' && line.baseline.kind === 'noRecord';
   return (
     <DialogButton
-      word={isUnknown ? 'Say when' : 'Last done'}
+      word="Say when"
       size="small"
       variant={isUnknown ? 'outlined' : 'text'}
-      label={`${isUnknown ? 'Say when' : 'Last done'}: ${line.itemName}`}
+      label={`Say when: ${line.itemName}`}
     >
       {(close) => <DeclareForm line={line} machine={machine} onDone={close} />}
     </DialogButton>

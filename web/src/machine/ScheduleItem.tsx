@@ -37,9 +37,8 @@ function Standing({ line }: { line: DueLineDto }) {
   );
 }
 
-/** Whether somebody might want to say that it is done: it is due, or comes soon. */
 function isWaiting({ state }: DueLineDto): boolean {
-  return state !== 'fine' && state !== 'resting';
+  return state === 'overdue' || state === 'ripe' || state === 'noRecord';
 }
 
 /** One item of a machine's schedule on the tape. */
@@ -65,7 +64,9 @@ export function ScheduleItem({ line, machine, scale, width }: Props) {
           {mayDo && isWaiting(line) ? (
             <DoneNow machine={machine} lines={[line]} word="Done" label={`Done: ${line.itemName}`} />
           ) : null}
-          {isLead ? <DeclareLast line={line} machine={machine} /> : null}
+          {line.baseline.kind === 'noRecord' && line.state === 'noRecord' && isLead ? (
+            <DeclareLast line={line} machine={machine} />
+          ) : null}
         </span>
       </span>
     </li>

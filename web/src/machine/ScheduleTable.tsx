@@ -3,7 +3,8 @@ import table from '../page/table.module.css';
 import { baselineWords, limitWords, rangeWords, standingWords } from '../schedule/dueWords.js';
 import { STATE_WORDS } from '../schedule/stateWords.js';
 import { ruleWords } from '../schedule/triggerWords.js';
-import { useSession } from '../session/useSession.js';
+import { useIsOneOf, useSession } from '../session/useSession.js';
+import { DeclareLast } from './DeclareLast.js';
 import { dayWords } from '../words/dates.js';
 import { hoursWords } from '../words/figures.js';
 
@@ -17,10 +18,11 @@ function DueAt({ line }: { line: DueLineDto }) {
 /** The facts of the tape as a table: for those who read rather than look. */
 export function ScheduleTable({ machine }: { machine: MachineDetailDto }) {
   const { today } = useSession();
+  const isLead = useIsOneOf('crewLead');
   return (
     <details style={{ marginTop: 16 }}>
       <summary style={{ minHeight: 40, display: 'inline-flex', alignItems: 'center' }}>
-        The same as a table
+        {isLead ? 'The same as a table, and when each was last done' : 'The same as a table'}
       </summary>
       <div className={table.scroll}>
         <table className={table.table}>
@@ -33,6 +35,7 @@ export function ScheduleTable({ machine }: { machine: MachineDetailDto }) {
               <th>Due at</th>
               <th>Stands</th>
               <th>Expected</th>
+              {isLead ? <th>Last done</th> : null}
             </tr>
           </thead>
           <tbody>
@@ -53,6 +56,11 @@ export function ScheduleTable({ machine }: { machine: MachineDetailDto }) {
                   {line.expectedOn ? dayWords(line.expectedOn, today) : '–'}
                   {rangeWords(line, today) ? `, ${rangeWords(line, today)}` : ''}
                 </td>
+                {isLead ? (
+                  <td>
+                    {line.baseline.kind === 'noRecord' ? null : <DeclareLast line={line} machine={machine} />}
+                  </td>
+                ) : null}
               </tr>
             ))}
           </tbody>

@@ -12,8 +12,14 @@ import { countWords, hoursWords } from '../words/figures.js';
 import styles from './today.module.css';
 
 /** The one next act for a machine. */
-function act(machine: TodayMachineDto, mayWork: boolean, isStale: boolean): { word: string; to: string } {
+function act(
+  machine: TodayMachineDto,
+  mayWork: boolean,
+  isStale: boolean,
+  isOwn: boolean,
+): { word: string; to: string } {
   const page = `/fleet/${machine.id}`;
+  if (isOwn) return { word: 'Walk round', to: `${page}/walk` };
   const { state } = machine;
   if (machine.openJobId)
     return { word: mayWork ? 'Go on with job' : 'Look', to: `/jobs/${machine.openJobId}` };
@@ -56,11 +62,13 @@ interface Props {
   readonly isNext: boolean;
   /** its meter was not read for too long */
   readonly isStale: boolean;
+  /** one that the operator drives: the act is to walk round it */
+  readonly isOwn?: boolean;
 }
 
-export function MachineRow({ machine, today, isNext, isStale }: Props) {
+export function MachineRow({ machine, today, isNext, isStale, isOwn = false }: Props) {
   const mayRead = useIsOneOf('crewLead', 'mechanic', 'operator');
-  const { word, to } = act(machine, useIsOneOf('crewLead', 'mechanic'), isStale && mayRead);
+  const { word, to } = act(machine, useIsOneOf('crewLead', 'mechanic'), isStale && mayRead, isOwn);
   const [isOpen, setOpen] = useState(false);
   return (
     <li className={styles.row} data-open={isOpen || undefined}>

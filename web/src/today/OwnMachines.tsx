@@ -58,6 +58,7 @@ export function OwnMachines({ today }: { today: TodayDto }) {
                 machine={machine}
                 today={today.today}
                 isNext={false}
+                isOwn
                 isStale={today.stale.some(({ id, meter }) => id === machine.id && meter === 'engine')}
               />
             ))}

@@ -2,8 +2,10 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { DueLineDto, Role, TodayDto, TodayMachineDto } from '@yugator/contracts';
 import { MemoryRouter } from 'react-router';
+import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
 import { dueLine, hoursLimit, SITE } from '../testing/fixtures.js';
+import { defect } from '../testing/records.js';
 import { TodayPage } from './TodayPage.js';
 
 const oil = (state: DueLineDto['state'], left: number): DueLineDto =>
@@ -67,9 +69,11 @@ function show(role: Role = 'crewLead') {
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <MemoryRouter>
-        <SessionContext.Provider value={{ person, site, ownUnits: null, today: '2027-05-13' }}>
-          <TodayPage />
-        </SessionContext.Provider>
+        <NoticeProvider>
+          <SessionContext.Provider value={{ person, site, ownUnits: null, today: '2027-05-13' }}>
+            <TodayPage />
+          </SessionContext.Provider>
+        </NoticeProvider>
       </MemoryRouter>
     </QueryClientProvider>,
   );
@@ -145,6 +149,33 @@ describe('Today', () => {
     expect(link?.getAttribute('aria-label') ?? null).toBe(act);
     if (act) expect(link).toHaveAttribute('href', '/fleet/A/walk');
     expect(screen.getByText(/2 walk-rounds wait/)).toBeVisible();
+  });
+
+  it('begins for an operator with their machines, and what became of what they reported', async () => {
+    const mended = { how: 'mended', on: '2027-05-12', by: 'Ansel', words: 'New belt' } as const;
+    answering({
+      ...TODAY,
+      own: ['F', 'A'],
+      reported: [defect({ words: 'Belt frayed', ended: mended }), defect({ id: 'e', words: 'Seat torn' })],
+    });
+    show('operator');
+    const own = within(await screen.findByRole('region', { name: 'Your machines' }));
+    expect(
+      own.getAllByRole('link', { name: /^Walk round/ }).map((link) => link.getAttribute('href')),
+    ).toEqual(['/fleet/F/walk', '/fleet/A/walk']);
+    const reported = within(screen.getByRole('region', { name: 'What you reported' }));
+    expect(reported.getByText(/mended 12 May by Ansel: New belt/)).toBeVisible();
+    expect(reported.getByText(/open: mend it soon/)).toBeVisible();
+    // Each machine stands once.
+    expect(screen.getAllByText('Mower A')).toHaveLength(1);
+  });
+
+  it('names machines that begin to drink', async () => {
+    const thirsty = { component: 'engineOil', thirst: 'moreThanCard', latest: 2, usual: null, allowed: 0.5 };
+    answering({ ...TODAY, thirsty: [{ id: 'A', tag: 'A', name: 'Mower A', ...thirsty }] });
+    show();
+    expect(await screen.findByRole('heading', { name: 'Begins to drink' })).toBeVisible();
+    expect(screen.getByText('more than its card allows')).toBeVisible();
   });
 
   it('names stale meters and what is low beside the list', async () => {

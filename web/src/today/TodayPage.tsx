@@ -46,14 +46,16 @@ function FineMachines({ machines }: { machines: readonly TodayMachineDto[] }) {
 }
 
 function Groups({ today, isOperator }: { today: TodayDto; isOperator: boolean }) {
+  // An operator's own machines stand above.
+  const machines = isOperator ? today.machines.filter(({ id }) => !today.own.includes(id)) : today.machines;
   const groups = GROUPS.map(([state, title]) => ({
     state,
     title,
-    machines: today.machines.filter((machine) => machine.state === state),
-  })).filter(({ machines }) => machines.length > 0);
+    machines: machines.filter((machine) => machine.state === state),
+  })).filter(({ machines: own }) => own.length > 0);
   return (
     <div>
-      {groups.map(({ state, title, machines }, index) => (
+      {groups.map(({ state, title, machines: own }, index) => (
         <section key={state} aria-label={title}>
           <div className={styles.groupHead}>
             <h2 className={styles.group}>
@@ -67,12 +69,12 @@ function Groups({ today, isOperator }: { today: TodayDto; isOperator: boolean })
             ) : null}
           </div>
           <ul className={styles.rows}>
-            {machines.map((machine) => (
+            {own.map((machine) => (
               <MachineRow
                 key={machine.id}
                 machine={machine}
                 today={today.today}
-                isNext={machine.id === today.machines[0]?.id}
+                isNext={!isOperator && machine.id === today.machines[0]?.id}
                 isStale={today.stale.some(({ id, meter }) => id === machine.id && meter === 'engine')}
               />
             ))}
@@ -80,9 +82,7 @@ function Groups({ today, isOperator }: { today: TodayDto; isOperator: boolean })
         </section>
       ))}
       {isOperator ? null : <Rounds rounds={today.rounds} more={today.moreRounds} />}
-      <FineMachines
-        machines={today.machines.filter(({ state }) => state === 'fine' || state === 'resting')}
-      />
+      <FineMachines machines={machines.filter(({ state }) => state === 'fine' || state === 'resting')} />
       {today.more ? (
         <p style={{ marginTop: 12 }}>
           {countWords(today.more, 'more machine')} are in better state:{' '}

@@ -33,7 +33,7 @@ function KnownMachine({ known, onDone }: { known: TopUpsDto; onDone: () => void 
   return (
     <FormDialog
       title={`${machine.tag} ${machine.name}: topped up`}
-      problem={form.problem}
+      problem={Object.keys(errors).length ? null : form.problem}
       problemTitle="Not kept"
       submitWord="Keep"
       pending={keep.isPending}

@@ -24,6 +24,7 @@ const WALK: WalkDto = {
     dueLine({
       itemId: VALVE,
       itemName: 'Dust valve: squeeze',
+      components: ['dustValve'],
       state: 'overdue',
       limits: [hoursLimit({ left: -2 })],
     }),
@@ -32,7 +33,7 @@ const WALK: WalkDto = {
 
 let server: Wire;
 beforeEach(() => {
-  server = wire({ '/api/machines/m/walk': WALK, '/api/machines/m/defects': [] }, () => ({
+  server = wire({ '/api/machines/m/walk': WALK, '/api/machines/m/defects': [], '/api/articles': [] }, () => ({
     jobId: 'j',
     defects: [],
   }));
@@ -101,7 +102,7 @@ describe('a walk round a machine', () => {
     await show();
     await type('Hours on the meter', '415.2');
     await press('Not well: Engine oil between its marks, brown and clear');
-    await type('How much', '0.5 qt');
+    await type(/How much/, '0.5 qt');
     await press('Not well: Dust valve: squeeze');
     await press('Put right', within(screen.getByRole('group', { name: /Dust valve/ })));
     await type('What was done: Dust valve: squeeze', 'Cleaned out');
@@ -122,7 +123,7 @@ describe('a walk round a machine', () => {
     await press('Not well: Engine oil between its marks, brown and clear');
     await press('Keep it, 1 not well');
     expect(await screen.findByText(/Give how much was filled up/)).toBeVisible();
-    await type('How much', '0.3');
+    await type(/How much/, '0.3');
     server.refuse({
       type: 'about:blank',
       title: 't',
@@ -147,6 +148,21 @@ describe('a walk round a machine', () => {
     await press('All well');
     expect(await screen.findByText('Less than the 412.6 h read before.')).toBeVisible();
     expect(screen.getByLabelText('Hours on the meter')).toHaveValue('41.5');
+  });
+
+  it('says so where a line is no longer its work', async () => {
+    await show();
+    const gone = 'This is no everyday work of the machine (any more).';
+    server.refuse({
+      type: 'about:blank',
+      title: 't',
+      status: 422,
+      detail: gone,
+      errors: [{ pointer: '#/itemIds/0', code: 'unknown', detail: gone }],
+    });
+    await type('Hours on the meter', '415.2');
+    await press('All well');
+    expect(await screen.findByText(gone)).toBeVisible();
   });
 
   it('is only looked at by a viewer', async () => {

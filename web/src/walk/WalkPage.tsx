@@ -24,7 +24,7 @@ import page from '../page/page.module.css';
 import styles from './walk.module.css';
 import { walkQueries } from './walkQueries.js';
 import { WalkRow } from './WalkRow.js';
-import { partsOf, saidFault } from './said.js';
+import { linesFault, partsOf, saidFault } from './said.js';
 import type { Looked, Said } from './said.js';
 
 function reasonOf(line: DueLineDto, today: string): string {
@@ -73,6 +73,9 @@ function WalkForm({ walk }: { walk: WalkDto }) {
       void navigate('/');
     },
   );
+  const { errors } = form.formState;
+  // What stands at its row or field is not said twice.
+  const problem = linesFault(errors) ?? (Object.keys(errors).length ? null : form.problem);
   const { due, standing } = lookedAt(walk, today);
   const row = (looked: Looked) => (
     <WalkRow
@@ -89,7 +92,7 @@ function WalkForm({ walk }: { walk: WalkDto }) {
               : [...before, next],
         )
       }
-      faultOf={(part) => saidFault(form.formState.errors, said, looked.key, part)}
+      faultOf={(part) => saidFault(errors, said, looked.key, part)}
     />
   );
   const submit = (event: FormEvent) => {
@@ -121,7 +124,11 @@ function WalkForm({ walk }: { walk: WalkDto }) {
         <h2>As you walk round</h2>
         <ul className={styles.rows}>{standing.map(row)}</ul>
       </section>
-      {form.problem ? <Caution title="Not kept">{<p>{form.problem}</p>}</Caution> : null}
+      {problem ? (
+        <Caution title="Not kept">
+          <p>{problem}</p>
+        </Caution>
+      ) : null}
       <div className={`${page.foot} ${styles.keep}`}>
         <Button type="submit" variant="contained" color="primary" size="large" loading={keep.isPending}>
           {said.length ? `Keep it, ${said.length} not well` : 'All well'}

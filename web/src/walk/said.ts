@@ -72,3 +72,9 @@ export function saidFault(
   const fault: { message?: string } | undefined = get(errors, `${LISTS[own.ending]}.${at}.${part}`);
   return fault?.message;
 }
+
+/** What is wrong with the lines that are done: they stand at no field of their own. */
+export function linesFault(errors: FieldErrors<KeepWalkDto>): string | undefined {
+  const faults: { message?: string } | readonly ({ message?: string } | undefined)[] = errors.itemIds ?? [];
+  return [faults].flat().find((fault) => fault?.message)?.message;
+}
