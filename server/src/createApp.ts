@@ -27,16 +27,21 @@ export interface AppParts {
   readonly webFolder?: string;
   /** what the first crew lead has to type; left out, nobody can set Yugator up */
   readonly setUpCode?: string;
-  /** host names besides those of loopback */
-  readonly hosts?: readonly string[];
+  /** the names that requests may come under; left out, those of loopback */
+  readonly hosts?: KnownHosts;
+  /** left out, TLS is somebody else's or nobody's */
+  readonly tls?: { readonly certificate: string; readonly key: string };
+  /** browsers are told to ask under TLS alone: only where everybody's trusts the certificate */
+  readonly isStrictlySecure?: boolean;
   /** addresses of proxies whose word on the client's address is believed */
   readonly trustedProxies?: readonly string[];
   /** the disk that the database writes to, where it is ours; left out, it is not looked at */
   readonly storage?: Storage;
 }
 
-function adapter(trustedProxies: readonly string[]): FastifyAdapter {
+function adapter({ trustedProxies = [], tls }: AppParts): FastifyAdapter {
   return new FastifyAdapter({
+    ...(tls ? { https: { cert: tls.certificate, key: tls.key, minVersion: 'TLSv1.2' as const } } : {}),
     // Live feeds stay open for hours; closing must not wait for them.
     forceCloseConnections: true,
     http: { connectionsCheckingInterval: TIMES.lookedAtEvery },
@@ -50,10 +55,10 @@ function adapter(trustedProxies: readonly string[]): FastifyAdapter {
 
 /** The application, ready to listen. */
 export async function createApp(parts: AppParts): Promise<NestFastifyApplication> {
-  const { webFolder, hosts = [], trustedProxies = [] } = parts;
+  const { webFolder, hosts = new KnownHosts([]), isStrictlySecure = false } = parts;
   const app = await NestFactory.create<NestFastifyApplication>(
     AppModule.over({ ...parts, setUpCode: new SetUpCode(parts.setUpCode ?? null) }),
-    adapter(trustedProxies),
+    adapter(parts),
     { logger: ['error', 'warn'], abortOnError: false, bodyParser: false },
   );
   const fastify = app.getHttpAdapter().getInstance();
@@ -62,7 +67,7 @@ export async function createApp(parts: AppParts): Promise<NestFastifyApplication
   readJson(fastify);
   app.useGlobalPipes(new Validation());
   await app.register(fastifyCookie);
-  guard(app, new KnownHosts(hosts));
+  guard(app, hosts, isStrictlySecure);
   if (parts.storage) watchStorage(fastify, parts.storage);
   await compress(app);
   await serveOpenApi(app, webFolder !== undefined);

@@ -13,6 +13,9 @@ import { DOCUMENTS_POLICY, SECURITY_HEADERS } from './securityHeaders.js';
 const DOCUMENTS = /^\/api\/(docs|openapi\.json)/;
 const OF_DOCUMENTS: RouteRules = { ...USUAL_RULES, roles: ROLES };
 
+/** A year (RFC 6797). */
+const STRICT_TRANSPORT = 'max-age=31536000';
+
 function isApi(url: string): boolean {
   return /^\/api(\/|\?|$)/.test(url);
 }
@@ -32,10 +35,12 @@ export function boundRoutes(fastify: FastifyInstance): void {
 }
 
 /** Stands before everything: who asks, from which page, under which name, and may they. No byte of a body is read before. */
-export function guard(app: NestFastifyApplication, hosts: KnownHosts): void {
+export function guard(app: NestFastifyApplication, hosts: KnownHosts, isStrictlySecure = false): void {
   const fastify = app.getHttpAdapter().getInstance();
   fastify.addHook('onRequest', async (request: CallerRequest, reply) => {
     reply.headers(SECURITY_HEADERS);
+    if (isStrictlySecure && request.protocol === 'https')
+      reply.header('strict-transport-security', STRICT_TRANSPORT);
     hosts.requireKnown(request);
     if (!isApi(request.url)) return;
     reply.header('cache-control', 'no-store');

@@ -29,11 +29,18 @@ function isForeign({ headers, host }: FastifyRequest): boolean {
 
 /** The names and origins that requests may come under. */
 export class KnownHosts {
-  private readonly names: ReadonlySet<string>;
+  private readonly given: readonly string[];
+  private names: ReadonlySet<string>;
 
   /** `names`: further host names, without a port, such as that of a proxy in front */
   constructor(names: readonly string[]) {
-    this.names = new Set([...LOOPBACK, ...names.map((name) => name.toLowerCase())]);
+    this.given = [...LOOPBACK, ...names.map((name) => name.toLowerCase())];
+    this.names = new Set(this.given);
+  }
+
+  /** What the machine is called in its network by now, besides what it was given. */
+  know(names: readonly string[]): void {
+    this.names = new Set([...this.given, ...names]);
   }
 
   /** Throws a {@link Problem} where the request asks for another host: a foreign name that points here is served nothing. */

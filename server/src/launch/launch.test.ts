@@ -28,6 +28,7 @@ describe('the options of ./start', () => {
       databaseUrl: null,
       hosts: [],
       trustedProxies: [],
+      lan: null,
     });
   });
 
@@ -44,6 +45,22 @@ describe('the options of ./start', () => {
       hosts: ['yard.example', '10.0.0.7'],
       trustedProxies: ['127.0.0.1'],
     });
+  });
+
+  it('serve the network with or without a name, and with a certificate of the crew’s own', () => {
+    expect(parse('--lan').lan).toEqual({ name: null, own: null });
+    expect(parse('--lan', 'yard.local', '--port', '9000')).toMatchObject({
+      port: 9000,
+      lan: { name: 'yard.local', own: null },
+    });
+    expect(parse('--lan', '--empty')).toMatchObject({ empty: true, lan: { name: null } });
+    const [cert, key] = [join(folder, 'a.pem'), join(folder, 'a.key')];
+    for (const file of [cert, key]) writeFileSync(file, '');
+    expect(parse('--lan', '--cert', cert, '--key', key).lan?.own).toEqual({ certificate: cert, key });
+    expect(() => parse('--lan', '--cert', cert)).toThrow('belong together');
+    expect(() => parse('--cert', cert, '--key', key)).toThrow('go with --lan');
+    expect(() => parse('--lan', '--cert', cert, '--key', join(folder, 'none'))).toThrow('no such file');
+    expect(() => parse('--lan', 'yard/..')).toThrow('no name of a machine');
   });
 
   it.each([

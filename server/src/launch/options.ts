@@ -1,11 +1,16 @@
+import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { isNativeError } from 'node:util/types';
+import type { LanOptions } from '../lan/lan.js';
+import { isHostName } from '../lan/machineNames.js';
 import { StartError } from './startError.js';
 
 export const USAGE = `Usage: ./start [options]
 
   --empty         start without the demonstration crew; the first visitor who has the set-up code becomes crew lead
+  --lan [NAME]    serve the network too, under TLS; NAME is what phones call this machine, such as yard.local
+  --cert FILE     a certificate of your own for that, as PEM, with --key FILE; else Yugator makes one
   --port N        serve on port N (default 8420)
   --data FOLDER   keep the data in FOLDER (default .yugator)
   --reset-demo    throw all data away and load the demonstration crew anew (asks first)
@@ -28,6 +33,8 @@ export interface StartOptions {
   /** host names besides those of loopback */
   readonly hosts: readonly string[];
   readonly trustedProxies: readonly string[];
+  /** null: only this machine itself is served */
+  readonly lan: LanOptions | null;
 }
 
 const DEFAULT_PORT = 8420;
@@ -48,11 +55,50 @@ function listOf(text: string | undefined): string[] {
     .filter((each) => each !== '');
 }
 
+/** `--lan NAME` in two words: a name may follow, and need not. */
+function withLanName(args: readonly string[]): string[] {
+  const at = args.indexOf('--lan');
+  const name = args[at + 1];
+  if (at < 0 || name === undefined || name.startsWith('-')) return [...args];
+  return args.toSpliced(at + 1, 1, '--lan-name', name);
+}
+
+interface LanValues {
+  readonly lan: boolean;
+  readonly 'lan-name'?: string | undefined;
+  readonly cert?: string | undefined;
+  readonly key?: string | undefined;
+}
+
+/** A file that is there, by its absolute path. */
+function fileOf(option: string, path: string, folder: string): string {
+  const file = resolve(folder, path);
+  if (!existsSync(file)) throw new StartError(`${option} ${path}: there is no such file.`);
+  return file;
+}
+
+function lanOf({ lan, 'lan-name': name, cert, key }: LanValues, folder: string): LanOptions | null {
+  if (!lan) {
+    if (cert !== undefined || key !== undefined)
+      throw new StartError('--cert and --key go with --lan: say ./start --lan --cert FILE --key FILE.');
+    return null;
+  }
+  if (name !== undefined && !isHostName(name.toLowerCase()))
+    throw new StartError(`"${name}" is no name of a machine. Give letters, figures and points: yard.local.`);
+  if ((cert === undefined) !== (key === undefined))
+    throw new StartError('--cert and --key belong together. Give both.');
+  const own =
+    cert === undefined || key === undefined
+      ? null
+      : { certificate: fileOf('--cert', cert, folder), key: fileOf('--key', key, folder) };
+  return { name: name ?? null, own };
+}
+
 /** The options of `./start`. Throws a {@link StartError} for a word it does not know. */
 export function startOptions(args: readonly string[], env: NodeJS.ProcessEnv, folder: string): StartOptions {
   try {
     const { values } = parseArgs({
-      args: [...args],
+      args: withLanName(args),
       options: {
         help: { type: 'boolean', default: false },
         empty: { type: 'boolean', default: false },
@@ -60,6 +106,10 @@ export function startOptions(args: readonly string[], env: NodeJS.ProcessEnv, fo
         yes: { type: 'boolean', default: false },
         port: { type: 'string' },
         data: { type: 'string' },
+        lan: { type: 'boolean', default: false },
+        'lan-name': { type: 'string' },
+        cert: { type: 'string' },
+        key: { type: 'string' },
       },
     });
     if (values.empty && values['reset-demo']) {
@@ -75,6 +125,7 @@ export function startOptions(args: readonly string[], env: NodeJS.ProcessEnv, fo
       databaseUrl: env['DATABASE_URL'] || null,
       hosts: listOf(env['PUBLIC_HOSTS']),
       trustedProxies: listOf(env['TRUST_PROXY']),
+      lan: lanOf(values, folder),
     };
   } catch (error) {
     if (error instanceof StartError || !isNativeError(error)) throw error;

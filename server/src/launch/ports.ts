@@ -1,11 +1,11 @@
 import { createServer } from 'node:net';
 import { codeOf, StartError } from './startError.js';
 
-function listenOnce(port: number): Promise<number> {
+function listenOnce(port: number, host = '127.0.0.1'): Promise<number> {
   return new Promise((found, failed) => {
     const probe = createServer();
     probe.once('error', failed);
-    probe.listen(port, '127.0.0.1', () => {
+    probe.listen(port, host, () => {
       const address = probe.address();
       probe.close(() =>
         address && typeof address === 'object' ? found(address.port) : failed(new Error('no port')),
@@ -19,10 +19,10 @@ export function freePort(): Promise<number> {
   return listenOnce(0);
 }
 
-/** Throws a {@link StartError} where `port` is taken or not allowed. */
-export async function requireFreePort(port: number): Promise<void> {
+/** Throws a {@link StartError} where `port` is taken or not allowed, on loopback or on `host`. */
+export async function requireFreePort(port: number, host?: string): Promise<void> {
   try {
-    await listenOnce(port);
+    await listenOnce(port, host);
   } catch (error) {
     if (codeOf(error) === 'EADDRINUSE') {
       throw new StartError(

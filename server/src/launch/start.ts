@@ -11,6 +11,10 @@ import { createApp } from '../createApp.js';
 import { connect } from '../database/connect.js';
 import { migrator } from '../database/migrator.js';
 import { DEMONSTRATION_SIGN_INS, loadDemonstration } from '../demo/loadDemonstration.js';
+import { KnownHosts } from '../gate/knownHosts.js';
+import { fingerprint } from '../lan/certificates.js';
+import { Lan, lanCertificates } from '../lan/lan.js';
+import type { LanCertificates } from '../lan/lan.js';
 import { newSetUpCode } from '../session/setUpCode.js';
 import { Site } from '../models/site.model.js';
 import { FolderStorage } from '../storage/storage.js';
@@ -68,6 +72,17 @@ async function prepareDatabase(sequelize: Sequelize, options: StartOptions): Pro
   }
 }
 
+/** What phones need to know, and what is compared on them. */
+async function announceLan({ names, authority }: LanCertificates, port: number): Promise<void> {
+  const [name = 'localhost'] = names;
+  say(`The network reaches it at https://${name}:${port}`);
+  if (!authority) return;
+  say(
+    `A phone trusts it once by http://${name}:${port}/trust; there it shows this (SHA-256), or somebody stands between:`,
+  );
+  say(`  ${await fingerprint(authority.certificate)}`);
+}
+
 async function announce(address: string, setUpCode: string): Promise<void> {
   const site = await Site.findOne();
   say(`\nYugator runs at ${address}`);
@@ -86,6 +101,7 @@ async function announce(address: string, setUpCode: string): Promise<void> {
 
 /** Everything that runs, in the order in which it is stopped. */
 interface Running {
+  readonly lan: Lan;
   readonly app: NestFastifyApplication;
   readonly sequelize: Sequelize;
   readonly database: LocalMariaDb | null;
@@ -96,7 +112,8 @@ async function within(part: Promise<void> | undefined): Promise<void> {
   await Promise.race([part, wait(PART_MS, undefined, { ref: false })]);
 }
 
-async function stop({ app, sequelize, database }: Partial<Running>): Promise<void> {
+async function stop({ lan, app, sequelize, database }: Partial<Running>): Promise<void> {
+  await within(lan?.close());
   await within(app?.close());
   await within(sequelize?.close());
   await database?.stop();
@@ -128,7 +145,7 @@ async function run(options: StartOptions): Promise<void> {
   const broken = untilBroken();
   const giveBack = takeDataFolder(options.data, address);
   try {
-    await requireFreePort(options.port);
+    await requireFreePort(options.port, options.lan ? '::' : undefined);
     await confirmReset(options);
     running.database = options.databaseUrl
       ? null
@@ -137,18 +154,31 @@ async function run(options: StartOptions): Promise<void> {
     running.sequelize = await connected(databaseUrl);
     await prepareDatabase(running.sequelize, options);
     const setUpCode = newSetUpCode();
+    const hosts = new KnownHosts(options.hosts);
+    const siteName = (await Site.findOne())?.name ?? 'this site';
+    const { lan } = options;
+    const certificates = () =>
+      lan ? lanCertificates(lan, options.data, siteName, Date.now()) : Promise.resolve(null);
+    const tls = await certificates();
     running.app = await createApp({
       sequelize: running.sequelize,
       databaseUrl,
       clock: new SystemClock(),
       webFolder: WEB,
       setUpCode,
-      hosts: options.hosts,
+      hosts,
       trustedProxies: options.trustedProxies,
+      isStrictlySecure: Boolean(lan?.own),
+      ...(tls ? { tls: tls.machine } : {}),
       ...(running.database ? { storage: new FolderStorage(options.data) } : {}),
     });
-    await running.app.listen(options.port, '127.0.0.1');
+    if (tls) {
+      const renew = async () => (await certificates()) ?? tls;
+      const parts = { app: running.app, hosts, port: options.port, siteName, certificates: tls, renew };
+      running.lan = await Lan.serve({ ...parts, onProblem: warn });
+    } else await running.app.listen(options.port, '127.0.0.1');
     await announce(address, setUpCode);
+    if (tls) await announceLan(tls, options.port);
     await Promise.race([asked, broken]);
     say('\nStopping …');
   } finally {

@@ -1,5 +1,6 @@
 import type { ProblemDto } from '@yugator/contracts';
 import { SetClock } from '../clock/clock.js';
+import { KnownHosts } from '../gate/knownHosts.js';
 import { createApp } from '../createApp.js';
 import { PASSWORD, seedCrew } from '../testing/seedCrew.js';
 import { NOON } from '../testing/testApp.js';
@@ -20,7 +21,13 @@ async function start(trustedProxies: readonly string[]): Promise<void> {
   const clock = new SetClock(NOON);
   await seedCrew(clock);
   const { sequelize, url } = database;
-  app = await createApp({ sequelize, databaseUrl: url, clock, hosts: ['yard.example'], trustedProxies });
+  app = await createApp({
+    sequelize,
+    databaseUrl: url,
+    clock,
+    hosts: new KnownHosts(['yard.example']),
+    trustedProxies,
+  });
 }
 
 async function signIn(password: string, forwarded: Record<string, string>, name = 'nobody') {
