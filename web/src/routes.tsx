@@ -70,6 +70,10 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./job/JobPage.js')).JobPage }),
               },
               {
+                path: 'm/:tag',
+                lazy: async () => ({ Component: (await import('./field/FieldPage.js')).FieldPage }),
+              },
+              {
                 path: 'defects',
                 lazy: async () => ({ Component: (await import('./defect/DefectsPage.js')).DefectsPage }),
               },

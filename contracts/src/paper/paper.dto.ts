@@ -1,5 +1,6 @@
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
+import { IsId } from '../rules/index.js';
 
 /** What a crew prints on. */
 export const PAPERS = ['a4', 'letter'] as const;
@@ -23,6 +24,35 @@ export class LabelQueryDto extends PaperQueryDto {
   @Max(LABELS_OF_SHEET.letter, { message: 'A sheet has 30 labels at most.' })
   @IsInt({ message: 'Give the label as a whole number.' })
   from?: number;
+}
+
+/** How large the codes on machines are: common sheets of weatherproof labels. */
+export const CODE_SIZES = ['small', 'large'] as const;
+export type CodeSize = (typeof CODE_SIZES)[number];
+
+/** Codes on a sheet: 70 × 37 mm or 99 × 67.7 mm on A4; 2 5/8 × 1 in or 4 × 2 in on Letter (common practice). */
+export const CODES_OF_SHEET: Record<Paper, Record<CodeSize, number>> = {
+  a4: { small: 24, large: 8 },
+  letter: { small: 30, large: 10 },
+};
+
+export class CodesQueryDto extends LabelQueryDto {
+  @IsOptional()
+  @IsIn(CODE_SIZES, { message: 'Choose small or large.' })
+  size?: CodeSize;
+
+  /** one machine; left out, all that are not retired */
+  @IsOptional()
+  @IsId({ message: 'Choose the machine from the list.' })
+  machineId?: string;
+}
+
+/** What stands on a machine: its plate, its name, and a code that opens its page. */
+export class MachineCodeDto {
+  tag!: string;
+  name!: string;
+  /** the address that the code holds */
+  address!: string;
 }
 
 /** What stands on a label for a filter or a fill cap. */

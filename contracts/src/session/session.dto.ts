@@ -35,6 +35,12 @@ export class OpenSessionDto {
   isThis!: boolean;
 }
 
+/** A session of anybody of the crew, as the crew lead sees it. */
+export class CrewSessionDto extends OpenSessionDto {
+  /** whose it is */
+  person!: string;
+}
+
 /** Gives oneself another password. */
 export class ChangePasswordDto {
   @IsPassword()

@@ -2,9 +2,10 @@ import { LABELS_OF_SHEET } from '@yugator/contracts';
 import type { Paper, ServiceLabelDto } from '@yugator/contracts';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 
-const POINTS_OF_MM = 72 / 25.4;
+export const POINTS_OF_MM = 72 / 25.4;
 
-interface Grid {
+/** Where labels stand on a sheet. */
+export interface Grid {
   readonly columns: number;
   /** points */
   readonly width: number;
@@ -14,8 +15,22 @@ interface Grid {
   readonly gap: number;
 }
 
+/** Where a label stands, counted from 0 across and down; `page` is broken before the first of a sheet. */
+export function placeOn(
+  { columns, width, height, left, top, gap }: Grid,
+  perSheet: number,
+  place: number,
+): { x: number; y: number; isFirst: boolean } {
+  const [row, column] = [Math.floor((place % perSheet) / columns), place % columns];
+  return {
+    x: left + column * (width + gap),
+    y: top + row * height,
+    isFirst: place > 0 && place % perSheet === 0,
+  };
+}
+
 /** Common sheets: A4 with 3 × 8 labels of 70 × 37 mm, Letter with 3 × 10 of 2 5/8 × 1 in (common practice). */
-const GRIDS: Record<Paper, Grid> = {
+export const GRIDS: Record<Paper, Grid> = {
   a4: {
     columns: 3,
     width: 70 * POINTS_OF_MM,
@@ -33,23 +48,22 @@ export function labelPaper(
   paper: Paper,
   from: number,
 ): TDocumentDefinitions {
-  const { columns, width, height, left, top, gap } = GRIDS[paper];
+  const grid = GRIDS[paper];
   const perSheet = LABELS_OF_SHEET[paper];
   const content = labels.map(({ title, lines }, index): Content => {
-    const place = from - 1 + index;
-    const [row, column] = [Math.floor((place % perSheet) / columns), place % columns];
+    const { x, y, isFirst } = placeOn(grid, perSheet, from - 1 + index);
     return {
-      absolutePosition: { x: left + column * (width + gap) + 12, y: top + row * height + 12 },
+      absolutePosition: { x: x + 12, y: y + 12 },
       columns: [
         {
-          width: width - 24,
+          width: grid.width - 24,
           stack: [
             { text: title, bold: true, fontSize: 13 },
             ...lines.map((text) => ({ text, fontSize: 10 })),
           ],
         },
       ],
-      ...(place > 0 && place % perSheet === 0 && index > 0 ? { pageBreak: 'before' as const } : {}),
+      ...(isFirst && index > 0 ? { pageBreak: 'before' as const } : {}),
     };
   });
   return {

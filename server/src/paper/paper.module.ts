@@ -2,13 +2,14 @@ import { Module } from '@nestjs/common';
 import { JobModule } from '../job/job.module.js';
 import { ScheduleModule } from '../schedule/schedule.module.js';
 import { LabelPrinter, SimulatedLabelPrinter } from './labelPrinter.js';
+import { CodesController } from './codes.controller.js';
 import { PaperController } from './paper.controller.js';
 import { PrintShop } from './printShop.js';
 
 /** Sheets, labels and records on paper. */
 @Module({
   imports: [JobModule, ScheduleModule],
-  controllers: [PaperController],
+  controllers: [CodesController, PaperController],
   providers: [PrintShop, { provide: LabelPrinter, useClass: SimulatedLabelPrinter }],
 })
 export class PaperModule {}

@@ -1,4 +1,12 @@
-import type { JobDto, MachineDto, Paper, RecordDto, ServiceLabelDto } from '@yugator/contracts';
+import type {
+  CodeSize,
+  JobDto,
+  MachineCodeDto,
+  MachineDto,
+  Paper,
+  RecordDto,
+  ServiceLabelDto,
+} from '@yugator/contracts';
 import type { CivilDate, UnitSystem } from '@yugator/core';
 
 /** A paper to print, with all that stands on it; it crosses between threads as plain data. */
@@ -8,6 +16,13 @@ export type PaperTask =
       readonly kind: 'labels';
       readonly paper: Paper;
       readonly labels: ServiceLabelDto[];
+      readonly from: number;
+    }
+  | {
+      readonly kind: 'codes';
+      readonly paper: Paper;
+      readonly size: CodeSize;
+      readonly codes: MachineCodeDto[];
       readonly from: number;
     }
   | {

@@ -1,17 +1,20 @@
 import 'reflect-metadata';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { codePaper } from './codePaper.js';
 import { jobSheetPaper } from './jobSheetPaper.js';
 import { labelPaper } from './labelPaper.js';
 import type { PaperTask } from './paperTask.js';
 import { paperOf, toPdf } from './pdf.js';
 import { serviceRecordPaper } from './serviceRecordPaper.js';
 
-function definition(task: PaperTask): TDocumentDefinitions {
+function definition(task: PaperTask): TDocumentDefinitions | Promise<TDocumentDefinitions> {
   switch (task.kind) {
     case 'jobSheet':
       return paperOf(task.paper, `Job sheet ${task.job.machine.tag}`, jobSheetPaper(task.job, task.units));
     case 'labels':
       return labelPaper(task.labels, task.paper, task.from);
+    case 'codes':
+      return codePaper(task.codes, task.paper, task.size, task.from);
     case 'record': {
       const { paper, machine, records, today, units } = task;
       const content = serviceRecordPaper(machine, records, today, units);
@@ -21,6 +24,6 @@ function definition(task: PaperTask): TDocumentDefinitions {
 }
 
 /** Sets a paper in this thread and returns its PDF. */
-export default function paperWorker(task: PaperTask): Promise<Uint8Array> {
-  return toPdf(definition(task));
+export default async function paperWorker(task: PaperTask): Promise<Uint8Array> {
+  return toPdf(await definition(task));
 }

@@ -5,6 +5,7 @@ import { FirstCrewLead } from '../people/firstCrewLead.js';
 import { PeopleController } from '../people/people.controller.js';
 import { People } from '../people/people.js';
 import { Admission } from './admission.js';
+import { CrewSessionsController } from './crewSessions.controller.js';
 import { KnownDevices } from './knownDevices.js';
 import { OwnSessionsController } from './ownSessions.controller.js';
 import { Passwords } from './passwords.js';
@@ -17,7 +18,13 @@ import { SignInGuard } from './signInGuard.js';
 @Global()
 @Module({
   imports: [BooksModule],
-  controllers: [AuditController, OwnSessionsController, PeopleController, SessionController],
+  controllers: [
+    AuditController,
+    CrewSessionsController,
+    OwnSessionsController,
+    PeopleController,
+    SessionController,
+  ],
   providers: [Admission, FirstCrewLead, KnownDevices, Passwords, People, Sessions, SignIn, SignInGuard],
   exports: [Admission, Sessions],
 })

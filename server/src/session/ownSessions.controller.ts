@@ -11,6 +11,7 @@ import { ForEveryRole } from './allow.js';
 import { Caller, SessionId } from './caller.js';
 import { readCookie } from './cookie.js';
 import { Sessions } from './sessions.js';
+import { toOpenSession } from './toOpenSession.js';
 
 /** What everybody may do about their own sign-in. */
 @ApiTags('session')
@@ -28,15 +29,7 @@ export class OwnSessionsController {
   @Get('all')
   async list(@Caller() caller: Person, @SessionId() thisId: string): Promise<OpenSessionDto[]> {
     const sessions = await this.sessions.of(caller.id);
-    return sessions.map(({ id, device, address, isOwnDevice, createdAt, lastSeenAt }) => ({
-      id,
-      device,
-      address,
-      isOwnDevice,
-      isThis: id === thisId,
-      createdAt: createdAt.toISOString(),
-      lastSeenAt: lastSeenAt.toISOString(),
-    }));
+    return sessions.map((session) => toOpenSession(session, thisId));
   }
 
   @ApiOperation({ summary: 'Sign yourself out on another device' })

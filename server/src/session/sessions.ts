@@ -14,6 +14,9 @@ const NOTED_EVERY_MS = 10 * 60_000;
 /** Sessions of one person; of more, the one that was used longest ago ends. */
 const MOST_SESSIONS = 50;
 
+/** Sessions that the crew lead is told of. */
+const MOST_TOLD = 500;
+
 /** On what somebody signs in. */
 export interface Device {
   readonly device: string;
@@ -95,6 +98,27 @@ export class Sessions {
         ['id', 'DESC'],
       ],
     });
+  }
+
+  /** Those of the whole crew, the last used first. */
+  async ofCrew(): Promise<Session[]> {
+    const sessions = await Session.findAll({
+      where: { expiresAt: { [Op.gt]: new Date(this.clock.now()) } },
+      include: Person,
+      order: [
+        ['lastSeenAt', 'DESC'],
+        ['id', 'DESC'],
+      ],
+      limit: MOST_TOLD,
+    });
+    return sessions.filter(isOfSomebody);
+  }
+
+  /** Ends one session, whosever it is, and returns it with its person; null where there is none of that id. */
+  async endOne(id: string): Promise<Session | null> {
+    const session = await Session.findByPk(id, { include: Person });
+    await session?.destroy();
+    return session;
   }
 
   /** Ends one session of a person; false where there is none of that id. */

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { OpenSessionDto, SessionDto, WelcomeDto } from '@yugator/contracts';
+import type { CrewSessionDto, OpenSessionDto, SessionDto, WelcomeDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const sessionQueries = {
@@ -13,6 +13,12 @@ export const sessionQueries = {
     queryOptions({
       queryKey: ['sessions'],
       queryFn: ({ signal }) => get<OpenSessionDto[]>('/session/all', signal),
+      meta: { subjects: ['people'] },
+    }),
+  ofCrew: () =>
+    queryOptions({
+      queryKey: ['sessions', 'crew'],
+      queryFn: ({ signal }) => get<CrewSessionDto[]>('/sessions', signal),
       meta: { subjects: ['people'] },
     }),
   welcome: () =>

@@ -14,6 +14,8 @@ import { FleetFiles } from '../fleetFile/FleetFiles.js';
 import { SiteRules } from '../site/SiteRules.js';
 import { Unsettled } from '../component/Unsettled.js';
 import { Crew } from '../people/Crew.js';
+import { CrewSessions } from './CrewSessions.js';
+import { MachineCodes } from './MachineCodes.js';
 
 function Book({ book }: { book: BookDto }) {
   return (
@@ -38,6 +40,7 @@ export function SetupPage() {
     <>
       <PageHead name="Setup" title="Setup" />
       <Crew />
+      {isLead ? <CrewSessions /> : null}
       <section aria-label="Service books" style={{ marginTop: 32 }}>
         <h2>Service books</h2>
         <p className="soft" style={{ marginBottom: 8 }}>
@@ -71,6 +74,7 @@ export function SetupPage() {
         ) : null}
       </section>
       {isLead ? <Unsettled /> : null}
+      <MachineCodes />
       <section aria-label="House rules" style={{ marginTop: 32 }}>
         <h2>House rules</h2>
         <p className="soft" style={{ marginBottom: 8 }}>
