@@ -26,6 +26,8 @@ async function look(page: Page, seen: Readonly<Record<string, string>>): Promise
   for (const pick of picks) {
     const words = await pick.evaluate((button) => button.textContent ?? '');
     if (own !== undefined && words !== own) continue;
+    // Clear of the navigation at the foot of a phone.
+    await pick.evaluate((element) => element.scrollIntoView({ block: 'center' }));
     await pick.click();
     // What it means is said below it, and moves the button that is pressed next.
     const isPicked = (button: Element) => button.getAttribute('aria-pressed') === 'true';
