@@ -3,8 +3,6 @@ import { useRef, useState } from 'react';
 import { Caution } from '../page/Caution.js';
 import type { BookDraft } from './bookDraft.js';
 import { download } from './download.js';
-import { csvOf } from './bookCsv.js';
-import { bookFile, readBookFile } from './bookFiles.js';
 
 /** Takes a book out as JSON or as the grid in CSV, and reads one in. What is read is shown first; nothing is saved by it. */
 export function BookFiles({ draft, onLoad }: { draft: BookDraft; onLoad: (draft: BookDraft) => void }) {
@@ -13,17 +11,27 @@ export function BookFiles({ draft, onLoad }: { draft: BookDraft; onLoad: (draft:
   const name = draft.name || 'book';
   const read = async (file: File | undefined) => {
     if (!file) return;
+    const { readBookFile } = await import('./bookFiles.js');
     const result = readBookFile(file.name, await file.text(), draft);
     setFaults('faults' in result ? result.faults : []);
     if ('draft' in result) onLoad(result.draft);
     if (input.current) input.current.value = '';
   };
+  // What reads and writes files is fetched when somebody asks for one.
+  const exportJson = async () => {
+    const { bookFile } = await import('./bookFiles.js');
+    download(`${name}.json`, 'application/json', bookFile(draft));
+  };
+  const exportCsv = async () => {
+    const { csvOf } = await import('./bookCsv.js');
+    download(`${name}.csv`, 'text/csv', csvOf(draft));
+  };
   return (
     <>
-      <Button variant="text" onClick={() => download(`${name}.json`, 'application/json', bookFile(draft))}>
+      <Button variant="text" onClick={() => void exportJson()}>
         Export JSON
       </Button>
-      <Button variant="text" onClick={() => download(`${name}.csv`, 'text/csv', csvOf(draft))}>
+      <Button variant="text" onClick={() => void exportCsv()}>
         Export CSV
       </Button>
       <Button variant="text" onClick={() => input.current?.click()}>

@@ -1,17 +1,13 @@
-import Button from '@mui/material/Button';
 import { queryOptions, useQuery } from '@tanstack/react-query';
-import type { AnswerEvidenceDto, EvidenceDto, MachineDto } from '@yugator/contracts';
-import { findingWords } from '@yugator/core';
+import type { EvidenceDto, MachineDto } from '@yugator/contracts';
+import { lazy, Suspense } from 'react';
 import { get } from '../api/request.js';
-import { sentenceOf } from '../api/problem.js';
-import { useWrite } from '../api/useWrite.js';
-import { Caution } from '../page/Caution.js';
-import { useNotice } from '../page/Notice.js';
-import { ruleWords } from '../schedule/triggerWords.js';
-import { useIsOneOf, useSession } from '../session/useSession.js';
-import { dayWords } from '../words/dates.js';
-import { hoursWords } from '../words/figures.js';
+import { Loading } from '../page/Loading.js';
+import { useIsOneOf } from '../session/useSession.js';
 import styles from './evidence.module.css';
+
+// Seldom there, and its words of what was found are heavy.
+const Proposal = lazy(async () => ({ default: (await import('./Proposal.js')).Proposal }));
 
 function evidenceQuery(machineId: string) {
   return queryOptions({
@@ -19,64 +15,6 @@ function evidenceQuery(machineId: string) {
     queryFn: ({ signal }) => get<EvidenceDto[]>(`/machines/${machineId}/evidence`, signal),
     meta: { subjects: ['jobs', 'machines'] },
   });
-}
-
-function Proposal({
-  machine,
-  proposal,
-  mayAnswer,
-}: {
-  machine: MachineDto;
-  proposal: EvidenceDto;
-  mayAnswer: boolean;
-}) {
-  const { site, today } = useSession();
-  const say = useNotice();
-  const { itemId, itemName, kind, present, triggers, checks } = proposal;
-  const answer = useWrite<EvidenceDto[], AnswerEvidenceDto>(
-    (body) => ({ method: 'POST', path: `/machines/${machine.id}/evidence/${itemId}`, body }),
-    ['machines'],
-    () => say(`${itemName}: answered.`),
-  );
-  const good = checks.filter(({ isGood }) => isGood).length;
-  return (
-    <li>
-      <p>
-        <b>{itemName}</b>: {good} of the last {checks.length} checks were good.{' '}
-        {kind === 'longer' ? 'Less often' : 'More often'}: {ruleWords(triggers)}{' '}
-        <span className="soft">in place of {ruleWords(present)}.</span>
-      </p>
-      <ul className={styles.checks}>
-        {checks.map(({ on, life, isGood, findings }) => (
-          <li key={`${on} ${life}`}>
-            {isGood ? '✓' : '✗'} {dayWords(on, today)} at {hoursWords(life)} h:{' '}
-            <span className="soft">
-              {findings.map((finding) => findingWords(finding, site.unitSystem)).join('; ')}
-            </span>
-          </li>
-        ))}
-      </ul>
-      {answer.error ? <Caution title="Not answered">{<p>{sentenceOf(answer.error)}</p>}</Caution> : null}
-      {mayAnswer ? (
-        <div className={styles.acts}>
-          <Button
-            size="small"
-            variant="contained"
-            color="primary"
-            onClick={() => answer.mutate({ answer: 'accepted' })}
-          >
-            Take it over
-          </Button>
-          <Button size="small" onClick={() => answer.mutate({ answer: 'refused' })}>
-            Leave it as it is
-          </Button>
-          <Button size="small" variant="text" onClick={() => answer.mutate({ answer: 'later' })}>
-            Ask again in a month
-          </Button>
-        </div>
-      ) : null}
-    </li>
-  );
 }
 
 /** What the checks of past jobs say about how often they are worth doing; the crew lead decides. */
@@ -87,11 +25,13 @@ export function EvidenceProposals({ machine }: { machine: MachineDto }) {
   return (
     <section aria-label="What the checks say" className={styles.evidence}>
       <h2>What the checks say</h2>
-      <ul>
-        {data.map((proposal) => (
-          <Proposal key={proposal.itemId} machine={machine} proposal={proposal} mayAnswer={mayAnswer} />
-        ))}
-      </ul>
+      <Suspense fallback={<Loading rows={2} />}>
+        <ul>
+          {data.map((proposal) => (
+            <Proposal key={proposal.itemId} machine={machine} proposal={proposal} mayAnswer={mayAnswer} />
+          ))}
+        </ul>
+      </Suspense>
     </section>
   );
 }

@@ -3,7 +3,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useQuery } from '@tanstack/react-query';
 import type { JobDto } from '@yugator/contracts';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Caution } from '../page/Caution.js';
 import { Empty } from '../page/Empty.js';
@@ -18,16 +18,18 @@ import { dayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import { DropJob } from './DropJob.js';
 import { FetchList, TimeWords } from './FetchList.js';
-import { JobDone } from './JobDone.js';
 import styles from './job.module.css';
 import { jobQueries } from './jobQueries.js';
 import { JobPhotos } from './JobPhotos.js';
 import { Outcomes } from './Outcomes.js';
 import { PauseJob } from './PauseJob.js';
-import { SheetView } from './SheetView.js';
 import { SignOff } from './SignOff.js';
-import { StepView } from './StepView.js';
 import { useSheet } from './useSheet.js';
+
+// Of the sheet one view is looked at, and of the job one end.
+const JobDone = lazy(async () => ({ default: (await import('./JobDone.js')).JobDone }));
+const StepView = lazy(async () => ({ default: (await import('./StepView.js')).StepView }));
+const SheetView = lazy(async () => ({ default: (await import('./SheetView.js')).SheetView }));
 
 function BeforeYouBegin() {
   return (
@@ -81,11 +83,13 @@ function OpenJob({ job }: { job: JobDto }) {
         {job.pausedReason === null ? null : <PauseJob job={job} />}
         {mode === 'whole' ? <BeforeYouBegin /> : null}
         {isBegun && mode === 'step' ? null : before}
-        {mode === 'step' ? (
-          <StepView job={job} sheet={sheet} mayWork={mayWork} />
-        ) : (
-          <SheetView job={job} sheet={sheet} mayWork={mayWork} />
-        )}
+        <Suspense fallback={<Loading />}>
+          {mode === 'step' ? (
+            <StepView job={job} sheet={sheet} mayWork={mayWork} />
+          ) : (
+            <SheetView job={job} sheet={sheet} mayWork={mayWork} />
+          )}
+        </Suspense>
         {isBegun && mode === 'step' ? before : null}
       </div>
       <div className={styles.beside}>
@@ -134,7 +138,11 @@ export function JobPage() {
           <Link to={`/fleet/${job.machine.id}`}>Back to {job.machine.tag}</Link>
         </Empty>
       ) : null}
-      {job.record ? <JobDone job={job} record={job.record} /> : null}
+      {job.record ? (
+        <Suspense fallback={<Loading />}>
+          <JobDone job={job} record={job.record} />
+        </Suspense>
+      ) : null}
     </>
   );
 }

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { machineFacts, MachineFieldsDto } from '@yugator/contracts';
 import type { BookDto, MachineDetailDto, MachineDto, UpdateMachineDto } from '@yugator/contracts';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { ApiProblem } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
@@ -14,7 +14,8 @@ import { useIsOneOf } from '../session/useSession.js';
 import { fleetQueries } from './fleetQueries.js';
 import { MachineForm } from './MachineForm.js';
 import { Overrides } from './Overrides.js';
-import { OwnItems } from './OwnItems.js';
+
+const OwnItems = lazy(async () => ({ default: (await import('./OwnItems.js')).OwnItems }));
 
 function fieldsOf(machine: MachineDto): MachineFieldsDto {
   return { ...machineFacts(machine), bookIds: machine.bookIds };
@@ -90,7 +91,9 @@ export function Details({ machine }: { machine: MachineDetailDto }) {
       <p style={{ margin: '16px 0' }}>
         <Link to={`/fleet/new?copy=${machine.id}`}>Register another like it</Link>
       </p>
-      <OwnItems machine={machine} />
+      <Suspense fallback={<Loading rows={2} />}>
+        <OwnItems machine={machine} />
+      </Suspense>
       <Overrides machine={machine} />
     </>
   ) : (

@@ -10,6 +10,12 @@ beforeEach(() => {
   server = wire({}, () => machineDetail());
 });
 
+/** Opens the card to be typed: what is typed into comes after what is read. */
+async function edit(): Promise<void> {
+  await press('Change the card');
+  await screen.findByRole('button', { name: 'Save the card' });
+}
+
 describe('the spec card', () => {
   it('has house rules of its own, which the crew lead alone chooses', async () => {
     const spec = {
@@ -18,14 +24,14 @@ describe('the spec card', () => {
     };
     const { unmount } = showTo('mechanic', <SpecCard machine={machineDetail({ spec })} />);
     expect(screen.getByText('How does the oil come out? Extractor only')).toBeVisible();
-    await press('Change the card');
+    await edit();
     expect(screen.queryByRole('group', { name: 'House rules of its own' })).toBeNull();
     await press('Save the card');
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.sent[0]?.body).toMatchObject({ spec: { ways: spec.ways } });
     unmount();
     showTo('crewLead', <SpecCard machine={machineDetail({ spec })} />);
-    await press('Change the card');
+    await edit();
     await choose('On this machine', 'How does the oil come out? Plug or valve, warm');
     await press('Save the card');
     await waitFor(() => expect(server.sent).toHaveLength(2));

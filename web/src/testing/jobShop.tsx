@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, configure, fireEvent, render, screen, within } from '@testing-library/react';
+import { act, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { JobDto, JobProgressDto, OutcomeDto, UpdateStepDto } from '@yugator/contracts';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { JobPage } from '../job/JobPage.js';
@@ -80,6 +80,8 @@ export class JobShop {
     );
     // Asked anew at every change of the page: by its text, which is quick.
     await screen.findByText('Minutes', { selector: 'label' });
+    // The sheet comes in a file of its own.
+    await waitFor(() => expect(screen.queryByRole('status', { name: 'Loading' })).toBeNull());
     return view;
   }
 
