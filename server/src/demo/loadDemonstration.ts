@@ -17,6 +17,7 @@ import { Site, SITE_DEFAULTS } from '../models/site.model.js';
 import { loadFindings } from './demoFindings.js';
 import { demoFindings } from './demoChecks.js';
 import { DemoJobs } from './demoJobs.js';
+import { loadTopUps, THIRSTY_TAG } from './demoTopUps.js';
 import {
   BLOWER_TAG,
   CURRENCY,
@@ -264,6 +265,7 @@ async function load(today: CivilDate): Promise<void> {
       const item = itemById.get(itemId);
       return item ? demoFindings(machine, item, chance) : null;
     });
+    if (machine.tag === THIRSTY_TAG) await loadTopUps(machineId, history, crew.operator);
     machineIds.set(machine.tag, machineId);
   }
   await jobs.write();
