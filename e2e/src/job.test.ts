@@ -74,6 +74,7 @@ describe('a mechanic with a phone', () => {
     const stood = await place(page);
     await page.reload();
     await sees(page, 'Step by step');
+    await sees(page, `${stood} / `);
     expect(await place(page)).toBe(stood);
     expect(await violations(page)).toEqual([]);
     await workThrough(page, seen);

@@ -79,6 +79,7 @@ describe('somebody with a keyboard only, on a weak network', () => {
     await hasFocus(page, /Cricket outfield/);
     await tabTo(page, 'Step by step');
     await page.keyboard.press('Enter');
+    await page.waitForSelector('section[aria-label="Step by step"]', { timeout: 20_000 });
     await tabTo(page, 'Done');
     await page.keyboard.press('Enter');
     await hasFocus(page, /2 \/ 5/);

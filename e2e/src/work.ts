@@ -9,14 +9,16 @@ export async function read<T>(page: Page, path: string): Promise<T> {
   )) as T;
 }
 
-/** The number of the step on the screen. */
-export const place = (page: Page) =>
-  page.evaluate(
+/** The number of the step on the screen, as soon as the sheet is there. */
+export async function place(page: Page): Promise<string | undefined> {
+  await page.waitForSelector('section[aria-label="Step by step"]');
+  return page.evaluate(
     () =>
       /(\d+) \/ (\d+)/.exec(
         document.querySelector('section[aria-label="Step by step"]')?.textContent ?? '',
       )?.[1],
   );
+}
 
 /** What is picked at the guided looks: the first sight, which is good, but where `seen` names another. */
 async function look(page: Page, seen: Readonly<Record<string, string>>): Promise<void> {

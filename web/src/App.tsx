@@ -1,8 +1,10 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient } from '@tanstack/react-query';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { useState } from 'react';
 import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { ApiProblem } from './api/problem.js';
+import { KEPT_MS, LAST_SEEN } from './offline/lastSeen.js';
 import { NoticeProvider } from './page/Notice.js';
 import { routes } from './routes.js';
 import { Look } from './theme/Look.js';
@@ -16,17 +18,24 @@ export function App() {
   const [client] = useState(
     () =>
       new QueryClient({
-        defaultOptions: { queries: { retry: worthAnotherTry, staleTime: 30_000, networkMode: 'always' } },
+        defaultOptions: {
+          queries: { retry: worthAnotherTry, staleTime: 30_000, gcTime: KEPT_MS, networkMode: 'always' },
+        },
       }),
   );
   const [router] = useState(() => createBrowserRouter(routes));
   return (
     <Look>
-      <QueryClientProvider client={client}>
+      <PersistQueryClientProvider
+        client={client}
+        persistOptions={LAST_SEEN}
+        // However young it is, it may be older than what is known elsewhere.
+        onSuccess={() => client.invalidateQueries()}
+      >
         <NoticeProvider>
           <RouterProvider router={router} />
         </NoticeProvider>
-      </QueryClientProvider>
+      </PersistQueryClientProvider>
     </Look>
   );
 }

@@ -13,8 +13,9 @@ import { PASSWORD, seedCrew } from '../testing/seedCrew.js';
 import { NOON } from '../testing/testApp.js';
 import { makeSchema, testDatabase } from '../testing/testDatabase.js';
 import { fingerprint } from './certificates.js';
-import { Lan, lanCertificates } from './lan.js';
-import type { LanCertificates, LanOptions } from './lan.js';
+import { Lan } from './lan.js';
+import { lanCertificates } from './lanCertificates.js';
+import type { LanCertificates, LanOptions } from './lanCertificates.js';
 
 interface Answer {
   readonly status: number;

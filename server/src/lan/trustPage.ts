@@ -3,7 +3,7 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import QRCode from 'qrcode';
 import { pagePolicy, SECURITY_HEADERS } from '../gate/securityHeaders.js';
 import { fingerprint } from './certificates.js';
-import type { LanCertificates } from './lan.js';
+import type { LanCertificates } from './lanCertificates.js';
 import { trustHtml } from './trustHtml.js';
 
 export const TRUST_PATH = '/trust';

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { isNativeError } from 'node:util/types';
-import type { LanOptions } from '../lan/lan.js';
+import type { LanOptions } from '../lan/lanCertificates.js';
 import { isHostName } from '../lan/machineNames.js';
 import { StartError } from './startError.js';
 

@@ -9,6 +9,9 @@ import { pagePolicy } from '../gate/securityHeaders.js';
 const NONCE = '__CSP_NONCE__';
 const YEAR_SECONDS = 365 * 86_400;
 
+/** What keeps its name when it changes: the worker that keeps the application on a device, and what it is called there. */
+const RENEWED = /[/\\](serviceWorker\.js|manifest\.webmanifest)(\.(br|gz))?$/;
+
 function wantsPage(request: FastifyRequest): boolean {
   return (
     request.method === 'GET' &&
@@ -34,6 +37,9 @@ export async function serveWeb(app: NestFastifyApplication, folder: string): Pro
     dotfiles: 'ignore',
     maxAge: YEAR_SECONDS * 1000,
     immutable: true,
+    setHeaders: (reply, path) => {
+      if (RENEWED.test(path)) void reply.header('cache-control', 'no-cache');
+    },
   });
   const send = (_request: FastifyRequest, reply: FastifyReply) => {
     const nonce = randomBytes(16).toString('hex');

@@ -1,12 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
 import { fleetQueries } from '../machine/fleetQueries.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { NoSuchPage } from '../page/NoSuchPage.js';
 import { useIsOneOf } from '../session/useSession.js';
-import { BookEditor } from './BookEditor.js';
-import { BookLines } from './BookLines.js';
+
+// The crew lead changes books; everybody else reads them.
+const BookEditor = lazy(async () => ({ default: (await import('./BookEditor.js')).BookEditor }));
+const BookLines = lazy(async () => ({ default: (await import('./BookLines.js')).BookLines }));
 
 /** One service book: its chart, to be entered by the crew lead and read by everybody. */
 export function BookPage() {
@@ -16,7 +19,14 @@ export function BookPage() {
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const book = data.find(({ id }) => id === bookId) ?? null;
   if (!book && (bookId !== 'new' || !isLead)) return <NoSuchPage />;
-  if (book && !isLead) return <BookLines book={book} />;
-  // Made anew for another book, and not while this one is being typed.
-  return <BookEditor key={bookId} book={book} />;
+  return (
+    <Suspense fallback={<Loading />}>
+      {book && !isLead ? (
+        <BookLines book={book} />
+      ) : (
+        // Made anew for another book, and not while this one is being typed.
+        <BookEditor key={bookId} book={book} />
+      )}
+    </Suspense>
+  );
 }

@@ -3,7 +3,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useQuery } from '@tanstack/react-query';
 import type { JobDto } from '@yugator/contracts';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Caution } from '../page/Caution.js';
 import { Empty } from '../page/Empty.js';
@@ -28,8 +28,10 @@ import { useSheet } from './useSheet.js';
 
 // Of the sheet one view is looked at, and of the job one end.
 const JobDone = lazy(async () => ({ default: (await import('./JobDone.js')).JobDone }));
-const StepView = lazy(async () => ({ default: (await import('./StepView.js')).StepView }));
-const SheetView = lazy(async () => ({ default: (await import('./SheetView.js')).SheetView }));
+const loadSteps = () => import('./StepView.js');
+const loadSheet = () => import('./SheetView.js');
+const StepView = lazy(async () => ({ default: (await loadSteps()).StepView }));
+const SheetView = lazy(async () => ({ default: (await loadSheet()).SheetView }));
 
 function BeforeYouBegin() {
   return (
@@ -50,6 +52,8 @@ function OpenJob({ job }: { job: JobDto }) {
   const mayWork = useIsOneOf('crewLead', 'mechanic');
   const isPhone = useMediaQuery('(max-width: 700px)');
   const [chosen, setChosen] = useState<Mode | null>(null);
+  // The other view is there before somebody turns to it; what does not arrive is asked for again then.
+  useEffect(() => void Promise.allSettled([loadSteps(), loadSheet()]), []);
   const mode = chosen ?? (isPhone ? 'step' : 'whole');
   const sheet = useSheet(job);
   // Once the work has begun, the step in hand comes first.

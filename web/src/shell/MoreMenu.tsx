@@ -11,6 +11,7 @@ import { useWrite } from '../api/useWrite.js';
 import { sentenceOf } from '../api/problem.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
+import { forgetLastSeen } from '../offline/lastSeen.js';
 import { ROLE_WORDS } from '../people/roleWords.js';
 import { MORE_ICON, NAVIGATION, PERSON_ICON } from './navigation.js';
 import styles from './shell.module.css';
@@ -60,6 +61,7 @@ export function MoreMenu({ isPhone }: Props) {
         void navigate('/sign-in', { replace: true });
         client.clear();
         sessionStorage.clear();
+        void forgetLastSeen();
       },
       onError: (error) => say(sentenceOf(error)),
     });

@@ -3,9 +3,11 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Suspense, useEffect } from 'react';
 import { NavLink, Outlet, useLocation, useNavigation } from 'react-router';
 import { useLive } from '../live/useLive.js';
+import { connectedAt } from '../offline/connectedAt.js';
 import { Loading } from '../page/Loading.js';
 import { sessionQueries } from '../session/sessionQueries.js';
 import { useSession } from '../session/useSession.js';
+import { momentWords } from '../words/dates.js';
 import { MoreMenu } from './MoreMenu.js';
 import { NAVIGATION } from './navigation.js';
 import styles from './shell.module.css';
@@ -27,7 +29,9 @@ function useFocusOnHead(): void {
 /** The frame of every screen: navigation at the side (at the foot on a phone), the screen itself beside it. */
 export function Shell() {
   const connected = useLive();
-  const { site } = useSession();
+  const { site, today } = useSession();
+  const at = connected ? null : connectedAt();
+  const seenAt = at === null ? null : momentWords(new Date(at).toISOString(), site.timeZone, today);
   const client = useQueryClient();
   const navigation = useNavigation();
   const isPhone = useMediaQuery('(max-width: 700px)');
@@ -66,7 +70,8 @@ export function Shell() {
         ) : null}
         {connected ? null : (
           <p className={styles.offline} role="status">
-            Not connected. What you see may be old; what you type stays here until it can be saved.
+            Not connected. What you see is {seenAt === null ? 'as it was last seen' : `as it stood ${seenAt}`}
+            ; what you type stays here until it can be saved.
           </p>
         )}
         <Suspense fallback={<Loading />}>

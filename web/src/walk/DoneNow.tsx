@@ -1,12 +1,8 @@
-import type { MachineRefDto, WaitingLineDto } from '@yugator/contracts';
 import { lazy } from 'react';
 import { DialogButton } from '../form/DialogButton.js';
+import type { DoneNowLine, DoneNowMachine } from './doneNowLine.js';
 
 const DoneNowForm = lazy(async () => ({ default: (await import('./DoneNowForm.js')).DoneNowForm }));
-
-/** A machine whose work may be done now, with its life hours at the last reading. */
-export type DoneNowMachine = MachineRefDto & { readonly life: number };
-export type DoneNowLine = Pick<WaitingLineDto, 'itemId' | 'itemName'>;
 
 interface Props {
   readonly machine: DoneNowMachine;

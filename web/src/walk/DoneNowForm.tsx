@@ -12,7 +12,7 @@ import form_ from '../form/form.module.css';
 import { Caution } from '../page/Caution.js';
 import { useSession } from '../session/useSession.js';
 import { hoursWords } from '../words/figures.js';
-import type { DoneNowLine, DoneNowMachine } from './DoneNow.js';
+import type { DoneNowLine, DoneNowMachine } from './doneNowLine.js';
 import { useUndo } from './useUndo.js';
 import styles from './walk.module.css';
 
