@@ -30,7 +30,7 @@ export function App() {
         client={client}
         persistOptions={LAST_SEEN}
         // However young it is, it may be older than what is known elsewhere.
-        onSuccess={() => client.invalidateQueries()}
+        onSuccess={() => client.invalidateQueries({ predicate: ({ state }) => state.data !== undefined })}
       >
         <NoticeProvider>
           <RouterProvider router={router} />

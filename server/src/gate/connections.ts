@@ -1,5 +1,5 @@
 import type { Server } from 'node:http';
-import type { Socket } from 'node:net';
+import type { Server as NetServer, Socket } from 'node:net';
 
 /**
  * How long a connection may take, in milliseconds. The head must be there within ten seconds; the whole request within the time
@@ -12,14 +12,10 @@ export const TIMES = { head: 10_000, request: 130_000, idle: 65_000, lookedAtEve
 const MOST_OF_ADDRESS = 256;
 const MOST_IN_ALL = 2_048;
 
-/** Lets no address hold more connections than a crew needs, so that unfinished requests cannot use them up. */
-export function boundConnections(server: Server, most = MOST_OF_ADDRESS): void {
+/** Lets no address hold more connections than a crew needs. */
+export function boundAddresses(server: NetServer, most = MOST_OF_ADDRESS): void {
   const open = new Map<string, number>();
   server.maxConnections = MOST_IN_ALL;
-  server.headersTimeout = TIMES.head;
-  server.requestTimeout = TIMES.request;
-  server.keepAliveTimeout = TIMES.idle;
-  server.maxHeadersCount = 100;
   server.on('connection', (socket: Socket) => {
     const address = socket.remoteAddress ?? '';
     const count = (open.get(address) ?? 0) + 1;
@@ -31,4 +27,13 @@ export function boundConnections(server: Server, most = MOST_OF_ADDRESS): void {
     });
     if (count > most) socket.destroy();
   });
+}
+
+/** The same, and none of them for longer than it may take, so that unfinished requests cannot use them up. */
+export function boundConnections(server: Server, most = MOST_OF_ADDRESS): void {
+  boundAddresses(server, most);
+  server.headersTimeout = TIMES.head;
+  server.requestTimeout = TIMES.request;
+  server.keepAliveTimeout = TIMES.idle;
+  server.maxHeadersCount = 100;
 }

@@ -3,7 +3,7 @@ import type { IncomingMessage, RequestListener, ServerResponse } from 'node:http
 import { createServer } from 'node:net';
 import type { Server, Socket } from 'node:net';
 import type { Server as TlsServer } from 'node:https';
-import { boundConnections, TIMES } from '../gate/connections.js';
+import { boundAddresses, boundConnections, TIMES } from '../gate/connections.js';
 
 /** The first byte of a TLS handshake record (RFC 8446, 5.1). */
 const HANDSHAKE = 0x16;
@@ -41,6 +41,7 @@ export class FrontDoor {
     );
     boundConnections(this.plain);
     this.door = createServer({ pauseOnConnect: true }, (socket) => this.receive(socket, secure));
+    boundAddresses(this.door);
   }
 
   listen(port: number, host: string): Promise<void> {

@@ -7,8 +7,10 @@ import type {
   TopUpDto,
   TopUpsDto,
 } from '@yugator/contracts';
-import { consumption } from '@yugator/core';
+import { addDays, consumption } from '@yugator/core';
 import type { Component } from '@yugator/core';
+import { Op } from 'sequelize';
+import type { WhereOptions } from 'sequelize';
 import { grouped } from '../database/grouped.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { storedCardOrEmpty } from '../machine/storedCard.js';
@@ -24,6 +26,9 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 import { checkPoured, fluidsTaken } from './fluidsTaken.js';
 import { refuseRetired } from './refuseRetired.js';
 import { RoundRecords } from './roundRecords.js';
+
+/** How far back it is looked for who drinks: two seasons say what is usual. */
+const LOOKED_BACK_DAYS = 730;
 
 /** Life hours at which a fluid was renewed. */
 function changesOf({ facts }: ScheduledMachine, component: Component): number[] {
@@ -69,7 +74,7 @@ export class TopUps {
     const scheduled = await this.schedule.readOne(machineId);
     if (!scheduled) throw notFound('machine');
     const { machine, schedule } = scheduled;
-    const rows = await rowsOf(machineId);
+    const rows = await rowsOf({}, machineId);
     return {
       machine: { id: machine.id, tag: machine.tag, name: machine.name },
       lastShown: schedule.lastReading?.shown ?? null,
@@ -120,7 +125,8 @@ export class TopUps {
 
   /** Machines that take more of a fluid than they used to, or than their cards allow, the most thirsty first. */
   async thirsty(machines: readonly ScheduledMachine[]): Promise<ThirstyMachineDto[]> {
-    const rows = await rowsOf();
+    const { today } = await this.calendar.read();
+    const rows = await rowsOf({ doneOn: { [Op.gte]: addDays(today, -LOOKED_BACK_DAYS) } });
     const byMachine = grouped(rows, ({ machineId }) => machineId);
     const found = await mapGently(machines, (scheduled): ThirstyMachineDto[] => {
       const own = byMachine.get(scheduled.machine.id) ?? [];
@@ -136,11 +142,11 @@ export class TopUps {
   }
 }
 
-/** Top-ups that count, of one machine or of all, latest first. */
-function rowsOf(machineId?: string): Promise<TopUpRow[]> {
+/** Top-ups that count, of all machines or of one, latest first; `record` bounds their records. */
+function rowsOf(record: WhereOptions, machineId?: string): Promise<TopUpRow[]> {
   return TopUpRow.findAll({
     where: machineId ? { machineId } : {},
-    include: [{ model: Job, required: true, where: { state: 'signedOff' } }],
+    include: [{ model: Job, required: true, where: { state: 'signedOff', ...record } }],
     order: [
       ['job', 'doneOn', 'DESC'],
       ['job', 'id', 'DESC'],

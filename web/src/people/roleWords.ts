@@ -10,6 +10,6 @@ export const ROLE_WORDS: Record<Role, string> = {
 export const ROLE_MEANING: Record<Role, string> = {
   crewLead: 'everything',
   mechanic: 'jobs, readings and the shelf',
-  operator: 'readings',
+  operator: 'readings, walk-rounds, top-ups, defects',
   viewer: 'looks, changes nothing',
 };
