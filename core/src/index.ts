@@ -74,6 +74,7 @@ export * from './check/deckLevel.js';
 export * from './check/freePlay.js';
 export * from './check/grease.js';
 export * from './check/looks.js';
+export { lookOf } from './check/lookOf.js';
 export * from './check/range.js';
 export * from './check/tyres.js';
 export * from './fluid/drainPlan.js';

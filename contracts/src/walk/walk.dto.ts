@@ -22,18 +22,21 @@ export class WalkDto {
   fluids!: FluidTakenDto[];
 }
 
-/** Something that is not well. */
-export class NotWellDto {
-  /** the line that it was found at; left out or null for the standing look */
+/** Where something was found: at a line of the walk, or at the standing look. */
+export class FoundAtDto {
+  /** left out or null where it was the standing look */
   @IsOptional()
   @IsId({ message: 'Choose a line of the walk.' })
   itemId?: string | null;
 
-  /** the standing look that it was found at; left out or null for a line */
+  /** left out or null where it was a line */
   @IsOptional()
   @IsIn(STANDING_LOOKS.map(({ key }) => key), { message: 'Choose what is looked at from the list.' })
   look?: string | null;
+}
 
+/** Something that is not well. */
+export class NotWellDto extends FoundAtDto {
   @IsText({ least: 3, most: 300, message: 'Say in 3 to 300 letters what is wrong.' })
   words!: string;
 
@@ -47,15 +50,7 @@ export class NotWellDto {
 }
 
 /** Something that was not well, and was put right on the spot: a line that was counts as done. */
-export class PutRightNowDto {
-  @IsOptional()
-  @IsId({ message: 'Choose a line of the walk.' })
-  itemId?: string | null;
-
-  @IsOptional()
-  @IsIn(STANDING_LOOKS.map(({ key }) => key), { message: 'Choose what is looked at from the list.' })
-  look?: string | null;
-
+export class PutRightNowDto extends FoundAtDto {
   @IsText({ least: 3, most: 200, message: 'Say in 3 to 200 letters what was done.' })
   words!: string;
 }

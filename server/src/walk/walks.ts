@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { KeepWalkDto, NotWellDto, WalkDto, WalkKeptDto } from '@yugator/contracts';
+import type { FoundAtDto, KeepWalkDto, WalkDto, WalkKeptDto } from '@yugator/contracts';
 import { standingLooks } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -84,7 +84,7 @@ function walkOf({ schedule, machine }: ScheduledMachine, fields: KeepWalkDto): S
   const looks = standingLooks(machine.machineClass);
   const { notWell, putRight = [] } = fields;
   const others = new Set([...notWell, ...putRight].flatMap(({ look }) => look ?? []));
-  const nameOf = ({ itemId, look }: Pick<NotWellDto, 'itemId' | 'look'>) =>
+  const nameOf = ({ itemId, look }: FoundAtDto) =>
     schedule.answers.find(({ item }) => item.id === itemId)?.item.name ??
     looks.find(({ key }) => key === look)?.words ??
     '';
@@ -104,7 +104,7 @@ function checkLines(
   const looks = new Set(standingLooks(scheduled.machine.machineClass).map(({ key }) => key));
   const gone = 'This is no everyday work of the machine (any more). Leave it out and keep the walk again.';
   const bad = new Set(notWell.flatMap(({ itemId }) => itemId ?? []));
-  const unknown = (each: Pick<NotWellDto, 'itemId' | 'look'>, pointer: string) => [
+  const unknown = (each: FoundAtDto, pointer: string) => [
     ...(each.itemId && !known.has(each.itemId) ? [fault(`${pointer}/itemId`, 'unknown', gone)] : []),
     ...(each.look && !looks.has(each.look)
       ? [fault(`${pointer}/look`, 'unknown', 'Machines of this class have nothing like that.')]

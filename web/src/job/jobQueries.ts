@@ -18,6 +18,8 @@ export const jobQueries = {
   visit: (machineId: string) =>
     queryOptions({
       queryKey: ['visits', machineId],
+      // What is proposed is of this moment.
+      gcTime: 0,
       queryFn: ({ signal }) => get<VisitDto>(`/machines/${machineId}/visit`, signal),
       meta: { subjects: ['jobs', 'readings', 'machines', 'shelf', 'site'] },
     }),

@@ -11,9 +11,9 @@ export const KEPT_MS = DAYS * 86_400_000;
 /** What stands in it has this form; of another it is not read. */
 const FORM = '1';
 
-const NOT_KEPT: ReadonlySet<unknown> = new Set(['sessions', 'audit', 'welcome']);
+const NOT_KEPT: ReadonlySet<unknown> = new Set(['sessions', 'audit', 'welcome', 'visits']);
 
-/** Whether what a query showed is kept: not where people are signed in, nor who did what. */
+/** Whether what a query showed is kept: not where people are signed in, nor who did what; and no visit is opened by what was due yesterday. */
 function isKept(query: Query): boolean {
   return defaultShouldDehydrateQuery(query) && !NOT_KEPT.has(query.queryKey[0]);
 }

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { KeepWalkDto } from '@yugator/contracts';
 import type { DueLineDto, WalkDto, WalkKeptDto } from '@yugator/contracts';
-import { standingLooks } from '@yugator/core';
+import { lookOf, standingLooks } from '@yugator/core';
 import type { Component } from '@yugator/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
@@ -44,7 +44,7 @@ function lookedAt(
       isLine: true,
       words: line.itemName,
       reason: reasonOf(line, today),
-      look: null,
+      look: lookOf(line.components),
       fluid: line.components.find(takes) ?? null,
     })),
     standing: standingLooks(machineClass).map(({ key, words, look, fluids: wanting = [] }) => ({
