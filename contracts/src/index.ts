@@ -18,6 +18,7 @@ export * from './season/seasonFaults.js';
 export * from './fleetFile/fleetFile.dto.js';
 export * from './job/found.js';
 export * from './job/job.dto.js';
+export * from './job/record.dto.js';
 export * from './job/proposedDraws.js';
 export * from './job/visit.dto.js';
 export * from './oil/usedOil.dto.js';

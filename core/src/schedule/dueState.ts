@@ -13,6 +13,13 @@ export type DueState = (typeof DUE_STATES)[number];
 
 const RANK = new Map(DUE_STATES.map((state, rank) => [state, rank]));
 
+const BITES: ReadonlySet<DueState> = new Set(['overdue', 'noRecord', 'ripe']);
+
+/** Whether something waits to be done: it is due, on no record, or ripe. */
+export function bites(state: DueState): boolean {
+  return BITES.has(state);
+}
+
 /** Orders states strongest first. */
 export function compareStates(a: DueState, b: DueState): number {
   return (RANK.get(a) ?? 0) - (RANK.get(b) ?? 0);

@@ -1,7 +1,7 @@
 import { compareConsequences } from '../component/consequence.js';
 import type { Consequence } from '../component/consequence.js';
 import type { DueAnswer } from './due.js';
-import { compareStates } from './dueState.js';
+import { bites, compareStates } from './dueState.js';
 import type { DueState } from './dueState.js';
 
 /** What decides what comes first: how something stands, what lateness costs, how far its interval is used up, and its date. */
@@ -19,8 +19,6 @@ function compareDates(a: string | null, b: string | null): number {
   return a < b ? -1 : 1;
 }
 
-const BITES: ReadonlySet<DueState> = new Set(['overdue', 'noRecord', 'ripe']);
-
 /**
  * **Worst first**: by state; what bites already by what lateness costs, then by the share of the interval that is used up; what is
  * still to come by its date.
@@ -29,7 +27,7 @@ export function compareUrgency(a: Urgency, b: Urgency): number {
   const byState = compareStates(a.state, b.state);
   if (byState !== 0) return byState;
   const byUse = b.used - a.used;
-  return BITES.has(a.state)
+  return bites(a.state)
     ? compareConsequences(a.consequence, b.consequence) || byUse || compareDates(a.expectedOn, b.expectedOn)
     : compareDates(a.expectedOn, b.expectedOn) || byUse;
 }

@@ -36,7 +36,8 @@ const UNMINDED = 0.1;
 /** Top-ups that the latest consumption is read from: one alone may be a spill, or a sump filled short. */
 const LATEST = 2;
 
-function per100h(spans: readonly DrinkSpan[]): number | null {
+/** Litres per 100 h over some spans; null where they have no hours. */
+export function litresPer100h(spans: readonly Pick<DrinkSpan, 'hours' | 'litres'>[]): number | null {
   const hours = spans.reduce((sum, span) => sum + span.hours, 0);
   return hours > 0 ? (spans.reduce((sum, span) => sum + span.litres, 0) / hours) * 100 : null;
 }
@@ -87,7 +88,7 @@ export function consumption(
   const at = first && filled.length >= LATEST ? spans.indexOf(first) : spans.length;
   const before = spans.slice(0, at);
   const watched = before.reduce((sum, { hours }) => sum + hours, 0);
-  const latest = per100h(spans.slice(at));
-  const usual = watched >= LEAST_HOURS ? per100h(before) : null;
+  const latest = litresPer100h(spans.slice(at));
+  const usual = watched >= LEAST_HOURS ? litresPer100h(before) : null;
   return { spans, latest, usual, thirst: thirstOf(latest, usual, allowed) };
 }

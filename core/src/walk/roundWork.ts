@@ -1,6 +1,7 @@
 import { addDays } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { DueAnswer } from '../schedule/due.js';
+import { bites } from '../schedule/dueState.js';
 import { isInUse } from '../schedule/inUse.js';
 import type { Action, ScheduleItem } from '../schedule/item.js';
 import type { Trigger } from '../schedule/trigger.js';
@@ -33,8 +34,7 @@ export function waitsForWalk(
   { state, expectedOn }: Pick<DueAnswer, 'state' | 'expectedOn'>,
   today: CivilDate,
 ): boolean {
-  if (state === 'overdue' || state === 'ripe' || state === 'noRecord') return true;
-  return state === 'coming' && expectedOn !== null && expectedOn <= addDays(today, 1);
+  return bites(state) || (state === 'coming' && expectedOn !== null && expectedOn <= addDays(today, 1));
 }
 
 /**

@@ -44,10 +44,11 @@ export class FrontDoor {
     boundAddresses(this.door);
   }
 
-  listen(port: number, host: string): Promise<void> {
+  /** Listens on all addresses of the machine: those of IPv6 too, where it has any. */
+  listen(port: number): Promise<void> {
     return new Promise((listening, failed) => {
       this.door.once('error', failed);
-      this.door.listen(port, host, () => listening());
+      this.door.listen(port, () => listening());
     });
   }
 

@@ -58,7 +58,7 @@ export class Lan {
       },
       ...(rest.isOwn ? { isOwn: rest.isOwn } : {}),
     });
-    await door.listen(port, '::');
+    await door.listen(port);
     const look = async (): Promise<void> => {
       try {
         const next = await renew();

@@ -1,11 +1,14 @@
 import { createServer } from 'node:net';
 import { codeOf, StartError } from './startError.js';
 
-function listenOnce(port: number, host = '127.0.0.1'): Promise<number> {
+/** Where something listens: for this machine itself, or on all its addresses. */
+export type Where = 'loopback' | 'everywhere';
+
+function listenOnce(port: number, where: Where = 'loopback'): Promise<number> {
   return new Promise((found, failed) => {
     const probe = createServer();
     probe.once('error', failed);
-    probe.listen(port, host, () => {
+    probe.listen({ port, ...(where === 'loopback' ? { host: '127.0.0.1' } : {}) }, () => {
       const address = probe.address();
       probe.close(() =>
         address && typeof address === 'object' ? found(address.port) : failed(new Error('no port')),
@@ -19,10 +22,10 @@ export function freePort(): Promise<number> {
   return listenOnce(0);
 }
 
-/** Throws a {@link StartError} where `port` is taken or not allowed, on loopback or on `host`. */
-export async function requireFreePort(port: number, host?: string): Promise<void> {
+/** Throws a {@link StartError} where `port` is taken or not allowed, there. */
+export async function requireFreePort(port: number, where?: Where): Promise<void> {
   try {
-    await listenOnce(port, host);
+    await listenOnce(port, where);
   } catch (error) {
     if (codeOf(error) === 'EADDRINUSE') {
       throw new StartError(

@@ -146,7 +146,7 @@ async function run(options: StartOptions): Promise<void> {
   const broken = untilBroken();
   const giveBack = takeDataFolder(options.data, address);
   try {
-    await requireFreePort(options.port, options.lan ? '::' : undefined);
+    await requireFreePort(options.port, options.lan ? 'everywhere' : 'loopback');
     await confirmReset(options);
     running.database = options.databaseUrl
       ? null

@@ -1,11 +1,19 @@
 import { Injectable } from '@nestjs/common';
 import { paperFaultWords } from '@yugator/contracts';
 import type { KeepPaperLogDto, KnownLifeDto, PaperLogKeptDto, PaperRowDto } from '@yugator/contracts';
-import { civilDate, civilDateAt, paperFaults, roundHours, segmentAt, toLife } from '@yugator/core';
+import {
+  civilDate,
+  civilDateAt,
+  instantOnDay,
+  paperFaults,
+  roundHours,
+  segmentAt,
+  toLife,
+} from '@yugator/core';
 import type { CivilDate, KnownLife } from '@yugator/core';
-import { instantOnDay } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
+import { recordRow } from '../job/recordRow.js';
 import { Meters } from '../meter/meters.js';
 import { Job, JobItem } from '../models/job.model.js';
 import { keepNamesOf } from '../models/keepNames.js';
@@ -45,23 +53,9 @@ export class PaperLog {
       const { segments } = scheduled.facts;
       const jobs = rows.map(({ doneOn, life, note }) => {
         const at = instantOnDay(civilDate(doneOn), 12, site.timeZone);
-        return {
-          id: uuid(),
-          machineId,
-          doneOn,
-          life,
-          note,
-          shown: Math.max(0, roundHours(life - segmentAt(segments, at).offset)),
-          kind: 'paper' as const,
-          state: 'signedOff' as const,
-          openedAt: new Date(now),
-          openedById: caller.id,
-          signedOffAt: new Date(now),
-          signedOffById: caller.id,
-          doneById: caller.id,
-          minutes: 0,
-          version: 1,
-        };
+        const shown = Math.max(0, roundHours(life - segmentAt(segments, at).offset));
+        const own = { id: uuid(), machineId, kind: 'paper' as const, doneOn, life, shown, note };
+        return recordRow(own, caller, now);
       });
       await Job.bulkCreate(jobs);
       await JobItem.bulkCreate(

@@ -1,6 +1,7 @@
 import { addDays } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { col, fn, Op } from 'sequelize';
+import type { FindAttributeOptions } from 'sequelize';
 import { Job } from '../models/job.model.js';
 import { ReadingRow } from '../models/meter.model.js';
 import type { Person } from '../models/person.model.js';
@@ -13,22 +14,15 @@ const MOST = 6;
 /** The machines that a person read and worked on of late, most often first; at most six. */
 export async function ownMachines(person: Person, today: CivilDate): Promise<string[]> {
   const since = addDays(today, -DAYS);
-  const machineIdAndTimes: ['machineId', [ReturnType<typeof fn>, string]] = [
-    'machineId',
-    [fn('COUNT', col('machine_id')), 'times'],
-  ];
-  const group = { attributes: machineIdAndTimes, group: ['machineId'], raw: true } as const;
+  const attributes: FindAttributeOptions = ['machineId', [fn('COUNT', col('machine_id')), 'times']];
+  const byMachine = { attributes, group: ['machineId'], raw: true };
   const [readings, records] = await Promise.all([
     ReadingRow.findAll({
-      ...group,
-      attributes: [...machineIdAndTimes],
-      group: ['machineId'],
+      ...byMachine,
       where: { enteredById: person.id, voidedAt: null, readAt: { [Op.gte]: new Date(since) } },
     }),
     Job.findAll({
-      ...group,
-      attributes: [...machineIdAndTimes],
-      group: ['machineId'],
+      ...byMachine,
       where: { doneById: person.id, state: 'signedOff', doneOn: { [Op.gte]: since } },
     }),
   ]);

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { PouredDto, RecordKind } from '@yugator/contracts';
+import type { PouredDto } from '@yugator/contracts';
 import {
   civilDateAt,
   instantOnDay,
@@ -12,6 +12,7 @@ import {
 import type { CivilDate, Instant } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
+import { recordRow } from '../job/recordRow.js';
 import type { StoredWalk } from '../job/storedWalk.js';
 import { Meters } from '../meter/meters.js';
 import { Job, JobItem, TopUpRow } from '../models/job.model.js';
@@ -58,24 +59,7 @@ export class RoundRecords {
     const machineId = scheduled.machine.id;
     const hours = await this.hours(scheduled, record.shown, at, caller);
     const jobId = uuid();
-    const kind: RecordKind = 'round';
-    await Job.create({
-      id: jobId,
-      ...hours,
-      machineId,
-      kind,
-      walk,
-      doneOn,
-      state: 'signedOff',
-      openedAt: new Date(now),
-      signedOffAt: new Date(now),
-      openedById: caller.id,
-      doneById: caller.id,
-      signedOffById: caller.id,
-      minutes: 0,
-      note: '',
-      version: 1,
-    });
+    await Job.create(recordRow({ id: jobId, machineId, kind: 'round', doneOn, walk, ...hours }, caller, now));
     await JobItem.bulkCreate(
       itemIds.map((itemId) => ({ jobId, itemId, outcome: 'done' as const, version: 1 })),
     );

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { MachineDetailDto } from '@yugator/contracts';
+import { bites } from '@yugator/core';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { Defects } from '../defect/Defects.js';
@@ -59,7 +60,7 @@ function Acts({ machine }: { machine: MachineDetailDto }) {
 
 function Waiting({ machine }: { machine: MachineDetailDto }) {
   const { today } = useSession();
-  const waiting = machine.lines.filter(({ state }) => ['overdue', 'noRecord', 'ripe'].includes(state));
+  const waiting = machine.lines.filter(({ state }) => bites(state));
   if (waiting.length === 0) return <p>Nothing is due.</p>;
   return (
     <ul className={styles.lines}>

@@ -1,5 +1,5 @@
 import type { DueLineDto, MachineDetailDto } from '@yugator/contracts';
-import { mayBeDoneNow } from '@yugator/core';
+import { bites, mayBeDoneNow } from '@yugator/core';
 import { DoneNow } from '../walk/DoneNow.js';
 import { baselineWords, rangeWords, standingWords, unresolvedWords } from '../schedule/dueWords.js';
 import { STATE_COLOUR, STATE_WORDS } from '../schedule/stateWords.js';
@@ -37,10 +37,6 @@ function Standing({ line }: { line: DueLineDto }) {
   );
 }
 
-function isWaiting({ state }: DueLineDto): boolean {
-  return state === 'overdue' || state === 'ripe' || state === 'noRecord';
-}
-
 /** One item of a machine's schedule on the tape. */
 export function ScheduleItem({ line, machine, scale, width }: Props) {
   const isLead = useIsOneOf('crewLead');
@@ -61,7 +57,7 @@ export function ScheduleItem({ line, machine, scale, width }: Props) {
       <span className={styles.side}>
         <Standing line={line} />
         <span className={styles.acts}>
-          {mayDo && isWaiting(line) ? (
+          {mayDo && bites(line.state) ? (
             <DoneNow machine={machine} lines={[line]} word="Done" label={`Done: ${line.itemName}`} />
           ) : null}
           {line.baseline.kind === 'noRecord' && line.state === 'noRecord' && isLead ? (

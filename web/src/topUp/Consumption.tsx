@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ConsumptionDto, TopUpsDto } from '@yugator/contracts';
-import { shownValue } from '@yugator/core';
+import { litresPer100h, shownValue } from '@yugator/core';
 import { Link } from 'react-router';
 import { Caution } from '../page/Caution.js';
 import table from '../page/table.module.css';
@@ -58,7 +58,7 @@ function Spans({ spans }: Pick<ConsumptionDto, 'spans'>) {
               <td className={table.number}>{hoursWords(hours)} h</td>
               <td className={table.number}>{shownValue(litres, 'volume', site.unitSystem)}</td>
               <td className={table.number}>
-                {shownValue((litres / hours) * 100, 'volume', site.unitSystem)}
+                {shownValue(litresPer100h([{ hours, litres }]) ?? 0, 'volume', site.unitSystem)}
               </td>
             </tr>
           ))}
