@@ -1,6 +1,6 @@
 export * from './check/checkBody.js';
 export { PageQueryDto } from './check/pageQuery.dto.js';
-export { pointerTo } from './check/pointer.js';
+export { pointerParts, pointerTo } from './check/pointer.js';
 export * from './audit/audit.dto.js';
 export * from './books/book.dto.js';
 export * from './defect/defect.dto.js';
@@ -12,6 +12,7 @@ export * from './books/lineFaults.js';
 export * from './machine/cardComponents.js';
 export * from './machine/machineFacts.js';
 export * from './machine/specFaults.js';
+export * from './late/typedAgo.js';
 export * from './meter/faultWords.js';
 export * from './problem/fault.js';
 export * from './season/seasonFaults.js';

@@ -55,6 +55,7 @@ export * from './cost/jobCost.js';
 export * from './job/foundDefects.js';
 export * from './job/outcome.js';
 export * from './job/proposedDraw.js';
+export * from './job/saidOfStep.js';
 export * from './units/quantity.js';
 export * from './units/stock.js';
 export * from './units/temperature.js';

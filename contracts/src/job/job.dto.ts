@@ -70,14 +70,16 @@ export class OutcomeDto {
   version!: number;
 }
 
-/** Where a step stands. */
+/** What is said of a step. What is left out stays as it is. */
 export class UpdateStepDto {
+  @IsOptional()
   @IsBoolean({ message: 'Say whether the step is done.' })
-  isDone!: boolean;
+  isDone?: boolean;
 
   /** its cautions were read */
+  @IsOptional()
   @IsBoolean({ message: 'Say whether the cautions were read.' })
-  isAcknowledged!: boolean;
+  isAcknowledged?: boolean;
 
   /** begins what passes by itself, or forgets that it began; left out, it goes on as it is */
   @IsOptional()
@@ -85,11 +87,11 @@ export class UpdateStepDto {
   timer?: 'start' | 'forget';
 
   /** figures in SI and words, by the name of the field */
-  @ValidateIf((fields: UpdateStepDto) => fields.found !== null)
+  @IsOptional()
   @IsFound()
-  found!: Found | null;
+  found?: Found | null;
 
-  /** 0 for a step that nobody touched yet */
+  /** 0 for a step that nobody touched yet; what could not be sent when it was typed is taken whatever it is based on */
   @IsInt({ message: BASED_ON })
   version!: number;
 }
@@ -165,6 +167,14 @@ export class DropJobDto {
   version!: number;
 }
 
+/** What somebody measured at a step without having seen what stands there. */
+export class MeasuredBesideDto {
+  by!: string;
+  /** instant in which it was typed, ISO 8601 UTC */
+  at!: string;
+  found!: Found;
+}
+
 /** A step of a job that somebody touched. */
 export class JobStepDto {
   key!: string;
@@ -173,6 +183,8 @@ export class JobStepDto {
   /** instant at which what passes by itself began, ISO 8601 UTC; null where it did not */
   startedAt!: string | null;
   found!: Found | null;
+  /** what others measured there, who could not see it */
+  others!: MeasuredBesideDto[];
   by!: string;
   version!: number;
 }

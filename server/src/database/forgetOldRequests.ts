@@ -1,11 +1,10 @@
+import { MOST_DAYS_AGO } from '@yugator/contracts';
 import { Op } from 'sequelize';
 import { IdempotentRequest } from '../models/idempotentRequest.model.js';
-
-const KEPT_DAYS = 30;
 
 /** Forgets the answers to repeatable requests that no phone will repeat any more. `now` in milliseconds since 1970. */
 export async function forgetOldRequests(now: number): Promise<void> {
   await IdempotentRequest.destroy({
-    where: { createdAt: { [Op.lt]: new Date(now - KEPT_DAYS * 86_400_000) } },
+    where: { createdAt: { [Op.lt]: new Date(now - MOST_DAYS_AGO * 86_400_000) } },
   });
 }

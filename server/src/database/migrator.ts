@@ -20,6 +20,7 @@ import { houseFigures } from './migrations/0016-house-figures.js';
 import { accessPhotos } from './migrations/0018-access-photos.js';
 import { workPlaces } from './migrations/0020-work-places.js';
 import { everyDay } from './migrations/0021-every-day.js';
+import { lateSteps } from './migrations/0022-late-steps.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -27,6 +28,7 @@ const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
   ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder, restVoltage],
   ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces, everyDay],
+  ...[lateSteps],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

@@ -11,7 +11,7 @@ import {
 } from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
-import { Caller } from '../session/caller.js';
+import { Ago, Caller } from '../session/caller.js';
 import { DefectList } from './defectList.js';
 import { Defects } from './defects.js';
 import { IdOf } from '../gate/idParam.js';
@@ -86,8 +86,9 @@ export class DefectsController {
     @Param('id', IdOf('machine')) id: string,
     @Body() body: ReportDefectDto,
     @Caller() caller: Person,
+    @Ago() ago: number | null,
   ): Promise<DefectDto[]> {
-    return this.defects.report(id, body, caller);
+    return this.defects.report(id, body, caller, ago);
   }
 
   @ApiOperation({ summary: 'Keep with a defect why the machine does not start' })

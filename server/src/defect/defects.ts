@@ -70,8 +70,13 @@ export class Defects {
   }
 
   /** Takes down a defect that somebody saw outside of a job. */
-  async report(machineId: string, fields: ReportDefectDto, caller: Person): Promise<DefectDto[]> {
-    const { today } = await this.calendar.read();
+  async report(
+    machineId: string,
+    fields: ReportDefectDto,
+    caller: Person,
+    ago: number | null,
+  ): Promise<DefectDto[]> {
+    const { today } = await this.calendar.read(ago ?? 0);
     const { words, severity, search, jpeg } = fields;
     const [photo] = await this.cleanPhotos([{ jpeg, pointer: '/jpeg' }]);
     return this.work.run(async () => {

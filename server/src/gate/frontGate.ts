@@ -7,6 +7,7 @@ import { USUAL_RULES } from '../session/allow.js';
 import type { CallerRequest } from '../session/caller.js';
 import { Admission } from '../session/admission.js';
 import type { KnownHosts } from './knownHosts.js';
+import { typedAgoOf } from './typedAgo.js';
 import { DOCUMENTS_POLICY, SECURITY_HEADERS } from './securityHeaders.js';
 
 /** The pages that describe the API are no controller's; whoever is signed in may read them. */
@@ -52,7 +53,10 @@ export function guard(app: NestFastifyApplication, hosts: KnownHosts, isStrictly
     const caller = await app.get(Admission).callerOf(request, reply);
     if (!caller) throw new Problem(401, 'Not signed in', 'Sign in and try again.');
     request.caller = caller;
-    if (rules.roles.includes(caller.role)) return;
+    if (rules.roles.includes(caller.role)) {
+      request.typedAgo = typedAgoOf(request);
+      return;
+    }
     await app.get(Admission).noteRefusal(request, caller);
     throw new Problem(403, 'Not allowed', 'Your role does not include this. Ask the crew lead.');
   });

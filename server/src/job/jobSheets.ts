@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { JobDto, JobProgressDto, JobStepDto } from '@yugator/contracts';
-import { civilDateAt, instantOf } from '@yugator/core';
+import { civilDateAt, instantOf, measuredBeside } from '@yugator/core';
 import type { CivilDate, HouseRules, MachineSetUp } from '@yugator/core';
 import { Item } from '../models/book.model.js';
 import { Machine } from '../models/machine.model.js';
@@ -24,6 +24,7 @@ import { Job, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
 import { inBookOrder } from './inBookOrder.js';
 import { isLeftOutAllowed } from './leaveOut.js';
 import { setUpOf } from './setUpOf.js';
+import { measuredAt } from './stepSaid.js';
 import { storedFound } from './storedFound.js';
 import { toRecordDto } from './toRecordDto.js';
 
@@ -34,6 +35,9 @@ function toStepDto(step: JobStep): JobStepDto {
     isAcknowledged: step.isAcknowledged,
     startedAt: step.startedAt?.toISOString() ?? null,
     found: storedFound(step.found),
+    others: measuredBeside(measuredAt(step)).flatMap(({ name, at, found }) =>
+      found ? [{ by: name, at: new Date(at).toISOString(), found }] : [],
+    ),
     by: step.changedBy?.name ?? '',
     version: step.version,
   };

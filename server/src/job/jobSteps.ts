@@ -9,16 +9,20 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 import { JobItem, JobStep } from '../models/job.model.js';
 import { JobSheets, toProgressDto } from './jobSheets.js';
 import { OpenJobs } from './openJobs.js';
+import { changedAfter, measuredAfter, tickAfter } from './stepSaid.js';
 
-function requireRead(step: SheetStep, { isDone, isAcknowledged }: UpdateStepDto): void {
+function requireRead(
+  step: SheetStep,
+  { isDone, isAcknowledged }: Pick<JobStep, 'isDone' | 'isAcknowledged'>,
+): void {
   if (!isDone || isAcknowledged || !canMaim(step)) return;
   const detail = 'This step can maim. Read its cautions and say so, then it can be ticked off.';
   throw fieldProblem(fault('/isAcknowledged', 'notRead', detail));
 }
 
-/** When what passes by itself began: now, never, or as it was. */
-function startedAt({ timer }: UpdateStepDto, known: JobStep | undefined, now: Date): Date | null {
-  if (timer === 'start') return now;
+/** When what passes by itself began: when that was said, never, or as it was. */
+function startedAt({ timer }: UpdateStepDto, known: JobStep | undefined, saidAt: Date): Date | null {
+  if (timer === 'start') return saidAt;
   return timer === 'forget' ? null : (known?.startedAt ?? null);
 }
 
@@ -32,9 +36,16 @@ export class JobSteps {
     private readonly open: OpenJobs,
   ) {}
 
-  async update(id: string, key: string, fields: UpdateStepDto, caller: Person): Promise<JobProgressDto> {
+  /** Takes what is said of a step. `ago` is in milliseconds, where it was typed without signal: then nobody's later word is written over. */
+  async update(
+    id: string,
+    key: string,
+    fields: UpdateStepDto,
+    caller: Person,
+    ago: number | null,
+  ): Promise<JobProgressDto> {
     const siteNow = await this.calendar.read();
-    const now = new Date(siteNow.now);
+    const saidAt = new Date(siteNow.now - (ago ?? 0));
     return this.work.run(async () => {
       const job = await this.open.lock(id);
       // Whoever writes to a job holds its row, so that what is read of it here stands still.
@@ -44,27 +55,30 @@ export class JobSteps {
       if (!step) throw notFound('step on this sheet');
       const rows = await JobStep.findAll({ where: { jobId: id }, include: [Person] });
       const known = rows.find(({ stepKey }) => stepKey === key);
-      if ((known?.version ?? 0) !== fields.version) throw stale('step', await this.sheets.get(id));
-      requireRead(step, fields);
+      const version = known?.version ?? 0;
+      const hasSeen = version === fields.version;
+      if (!hasSeen && ago === null) throw stale('step', await this.sheets.get(id));
+      const said = { by: caller.id, name: caller.name, at: saidAt.getTime(), hasSeen };
+      const tick = tickAfter(known, fields, said);
+      if (fields.isDone) requireRead(step, tick);
       const before = new Set(rows.filter(({ isDone }) => isDone).map(({ stepKey }) => stepKey));
       const after = new Set(before);
-      if (fields.isDone) after.add(key);
+      if (tick.isDone) after.add(key);
       else after.delete(key);
       const touched = {
-        isDone: fields.isDone,
-        isAcknowledged: fields.isAcknowledged,
-        found: fields.found,
-        changedAt: now,
-        changedById: caller.id,
-        startedAt: startedAt(fields, known, now),
-        version: fields.version + 1,
+        ...tick,
+        ...measuredAfter(known, fields, said),
+        ...changedAfter(known, said),
+        startedAt: startedAt(fields, known, saidAt),
+        version: version + 1,
       };
       const row = known
         ? await known.update(touched)
         : await JobStep.create({ ...touched, jobId: id, stepKey: key });
-      row.changedBy = caller;
+      if (row.changedById === caller.id) row.changedBy = caller;
       await this.settle(items, settledChange(steps, before, after));
-      await job.update({ version: job.version + 1, pausedReason: null });
+      // What was ticked before somebody put the job aside does not take it up again.
+      await job.update({ version: job.version + 1, pausedReason: ago === null ? null : job.pausedReason });
       this.work.changed('jobs');
       return toProgressDto(job, items, known ? rows : [...rows, row]);
     });

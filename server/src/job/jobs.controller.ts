@@ -29,7 +29,7 @@ import {
 } from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
-import { Caller } from '../session/caller.js';
+import { Ago, Caller } from '../session/caller.js';
 import type { CallerRequest } from '../session/caller.js';
 import { Jobs } from './jobs.js';
 import { JobPhotos } from './jobPhotos.js';
@@ -99,8 +99,9 @@ export class JobsController {
     @Param('key') key: string,
     @Body() body: UpdateStepDto,
     @Caller() caller: Person,
+    @Ago() ago: number | null,
   ): Promise<JobProgressDto> {
-    return this.steps.update(id, key, body, caller);
+    return this.steps.update(id, key, body, caller, ago);
   }
 
   @ApiOperation({ summary: 'Put a job aside until something is there, or take it up again' })

@@ -3,7 +3,7 @@ import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestj
 import { ChangeMeterDto, EnterRoundDto, RoundDto, RoundResultDto, VoidDto } from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
-import { Caller } from '../session/caller.js';
+import { Ago, Caller } from '../session/caller.js';
 import type { CallerRequest } from '../session/caller.js';
 import { MeterChanges } from './meterChanges.js';
 import { Meters } from './meters.js';
@@ -30,8 +30,12 @@ export class MetersController {
   @Allow('crewLead', 'mechanic', 'operator')
   @TakesPhotos()
   @Post('round')
-  enterRound(@Body() body: EnterRoundDto, @Caller() caller: Person): Promise<RoundResultDto> {
-    return this.meters.enterRound(body, caller);
+  enterRound(
+    @Body() body: EnterRoundDto,
+    @Caller() caller: Person,
+    @Ago() ago: number | null,
+  ): Promise<RoundResultDto> {
+    return this.meters.enterRound(body, caller, ago);
   }
 
   @ApiOperation({ summary: 'Void a mistaken reading' })

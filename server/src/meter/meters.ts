@@ -61,8 +61,8 @@ export class Meters {
   }
 
   /** Keeps all readings of a round, or none: every line at fault is named. */
-  async enterRound(round: EnterRoundDto, caller: Person): Promise<RoundResultDto> {
-    const { site, now } = await this.calendar.read();
+  async enterRound(round: EnterRoundDto, caller: Person, ago: number | null): Promise<RoundResultDto> {
+    const { site, now } = await this.calendar.read(ago ?? 0);
     const at = (round.readAt ?? null) === null ? now : instant(round.readAt ?? '');
     if (at > now + CLOCK_TOLERANCE_MS) {
       throw fieldProblem(

@@ -101,6 +101,10 @@ export class JobStep extends Model<InferAttributes<JobStep>, InferCreationAttrib
   @OptionalMoment declare startedAt: Date | null;
   /** what it measured or saw, as `contracts` has it */
   @OptionalJson declare found: unknown;
+  /** when its tick was typed; null for one from before that was kept */
+  @OptionalMoment declare tickedAt: Date | null;
+  /** what was measured by people who had not seen each other's, the one that stands first; null where one alone measured */
+  @OptionalJson declare measured: unknown;
   @Moment declare changedAt: Date;
   @ForeignKey(() => Person) @Ref declare changedById: string;
   @Whole declare version: number;

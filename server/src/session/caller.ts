@@ -8,6 +8,8 @@ export type CallerRequest = FastifyRequest & {
   caller?: Person;
   /** the session that it is made under */
   sessionId?: string;
+  /** milliseconds since it was typed, where it could not be sent then; null where it comes at once */
+  typedAgo?: number | null;
 };
 
 /** The person who calls a route that needs sign-in. */
@@ -23,3 +25,9 @@ export const SessionId = createParamDecorator((_: unknown, context: ExecutionCon
   if (!sessionId) throw new Error('A route that asks for its session must not be public.');
   return sessionId;
 });
+
+/** Milliseconds since a write was typed that could not be sent then; null for one that comes at once. */
+export const Ago = createParamDecorator(
+  (_: unknown, context: ExecutionContext): number | null =>
+    context.switchToHttp().getRequest<CallerRequest>().typedAgo ?? null,
+);

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { civilDateAt } from '@yugator/core';
+import { civilDateAt, instantOf } from '@yugator/core';
 import type { CivilDate, Instant } from '@yugator/core';
 import { Clock } from '../clock/clock.js';
 import { Problem } from '../problem/problem.js';
@@ -16,8 +16,8 @@ export interface SiteNow {
 export class SiteCalendar {
   constructor(private readonly clock: Clock) {}
 
-  /** The site with its present moment and civil date. */
-  async read(): Promise<SiteNow> {
+  /** The site with its present moment and civil date; or those of `agoMs` earlier, when something was typed that arrives now. */
+  async read(agoMs = 0): Promise<SiteNow> {
     const site = await Site.findOne();
     if (!site)
       throw new Problem(
@@ -25,7 +25,7 @@ export class SiteCalendar {
         'Not set up yet',
         'This Yugator has no crew lead yet. Open its address in a browser to begin.',
       );
-    const now = this.clock.now();
+    const now = instantOf(this.clock.now() - agoMs);
     return { site, now, today: civilDateAt(now, site.timeZone) };
   }
 }

@@ -3,7 +3,7 @@ import type { Role } from '@yugator/contracts';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { SetClock } from '../clock/clock.js';
 import { createApp } from '../createApp.js';
-import { ROLES } from '@yugator/contracts';
+import { ROLES, TYPED_AGO, TYPED_BY } from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
 import { Sessions } from '../session/sessions.js';
 import { DEVICE, seedCrew } from './seedCrew.js';
@@ -22,6 +22,9 @@ interface Asking {
   readonly key?: string;
   /** in place of the role's own */
   readonly cookie?: string;
+  /** seconds since it was typed, as a device says of what waited; and who typed it */
+  readonly ago?: number | string;
+  readonly typedBy?: string;
 }
 
 /** A small crew and its application, with a clock that stands at noon on 13 May 2027. */
@@ -72,6 +75,8 @@ export async function testApp(timeZone?: string): Promise<TestApp> {
         headers: {
           ...(role ? { cookie: `yugator_session=${crew.tokens[role]}` } : {}),
           ...(asking.cookie ? { cookie: asking.cookie } : {}),
+          ...(asking.ago === undefined ? {} : { [TYPED_AGO]: String(asking.ago) }),
+          ...(asking.typedBy ? { [TYPED_BY]: asking.typedBy } : {}),
           ...(asking.key ? { 'idempotency-key': asking.key } : {}),
           ...(asking.body === undefined ? {} : { 'content-type': 'application/json' }),
         },

@@ -37,7 +37,12 @@ export class DoneNow {
     private readonly records: RoundRecords,
   ) {}
 
-  keep(machineId: string, fields: DoneNowDto, caller: Person): Promise<RecordKeptDto> {
+  keep(
+    machineId: string,
+    fields: DoneNowDto,
+    caller: Person,
+    ago: number | null,
+  ): Promise<RecordKeptDto> {
     return this.work.run(async () => {
       await this.meters.lock([machineId]);
       const scheduled = await this.schedule.readOne(machineId);
@@ -52,6 +57,7 @@ export class DoneNow {
           itemIds: [fields.itemId],
           poured: [],
           walk: null,
+          ago,
         },
         caller,
       );

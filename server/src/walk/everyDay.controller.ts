@@ -4,7 +4,7 @@ import { DoneNowDto, RecordKeptDto, TopUpDto, TopUpsDto } from '@yugator/contrac
 import { IdOf } from '../gate/idParam.js';
 import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
-import { Caller } from '../session/caller.js';
+import { Ago, Caller } from '../session/caller.js';
 import { DoneNow } from './doneNow.js';
 import { TopUps } from './topUps.js';
 
@@ -24,8 +24,9 @@ export class EveryDayController {
     @Param('id', IdOf('machine')) id: string,
     @Body() body: DoneNowDto,
     @Caller() caller: Person,
+    @Ago() ago: number | null,
   ): Promise<RecordKeptDto> {
-    return this.doneNow.keep(id, body, caller);
+    return this.doneNow.keep(id, body, caller, ago);
   }
 
   @ApiOperation({ summary: 'What was filled up on a machine, and how much it uses up' })
@@ -44,7 +45,8 @@ export class EveryDayController {
     @Param('id', IdOf('machine')) id: string,
     @Body() body: TopUpDto,
     @Caller() caller: Person,
+    @Ago() ago: number | null,
   ): Promise<RecordKeptDto> {
-    return this.topUps.keep(id, body, caller);
+    return this.topUps.keep(id, body, caller, ago);
   }
 }

@@ -33,6 +33,8 @@ export interface RoundRecord {
   readonly itemIds: readonly string[];
   readonly poured: readonly PouredDto[];
   readonly walk: StoredWalk | null;
+  /** milliseconds since it was typed; null where it comes at once */
+  readonly ago: number | null;
 }
 
 /** Records of work without a job: a walk-round, a line that was done now, a top-up. */
@@ -51,15 +53,16 @@ export class RoundRecords {
    * Without a reading it counts from the last one by that day.
    */
   async keep(scheduled: ScheduledMachine, record: RoundRecord, caller: Person): Promise<string> {
-    const { now, today, site } = await this.calendar.read();
-    const { doneOn, itemIds, poured, walk } = record;
+    const { doneOn, itemIds, poured, walk, ago } = record;
+    const { now, today, site } = await this.calendar.read(ago ?? 0);
+    const { now: signedAt } = await this.calendar.read();
     if (doneOn > today)
       throw fieldProblem(fault('/doneOn', 'future', 'That day is still to come. Give the day it was done.'));
     const at = doneOn === today ? now : instantOnDay(doneOn, 12, site.timeZone);
     const machineId = scheduled.machine.id;
     const hours = await this.hours(scheduled, record.shown, at, caller);
     const jobId = uuid();
-    await Job.create(recordRow({ id: jobId, machineId, kind: 'round', doneOn, walk, ...hours }, caller, now));
+    await Job.create(recordRow({ id: jobId, machineId, kind: 'round', doneOn, walk, ...hours }, caller, signedAt));
     await JobItem.bulkCreate(
       itemIds.map((itemId) => ({ jobId, itemId, outcome: 'done' as const, version: 1 })),
     );

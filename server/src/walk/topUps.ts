@@ -99,15 +99,16 @@ export class TopUps {
     machineId: string,
     { shown = null, ...poured }: TopUpDto,
     caller: Person,
+    ago: number | null,
   ): Promise<RecordKeptDto> {
-    const { today } = await this.calendar.read();
+    const { today } = await this.calendar.read(ago ?? 0);
     return this.work.run(async () => {
       await this.meters.lock([machineId]);
       const scheduled = await this.schedule.readOne(machineId);
       if (!scheduled) throw notFound('machine');
       refuseRetired(scheduled);
       await this.check(scheduled, [poured], caller, () => '');
-      const record = { doneOn: today, shown, itemIds: [], poured: [poured], walk: null };
+      const record = { doneOn: today, shown, itemIds: [], poured: [poured], walk: null, ago };
       return { jobId: await this.records.keep(scheduled, record, caller) };
     });
   }

@@ -4,7 +4,7 @@ import { KeepWalkDto, WalkDto, WalkKeptDto } from '@yugator/contracts';
 import { IdOf } from '../gate/idParam.js';
 import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
-import { Caller } from '../session/caller.js';
+import { Ago, Caller } from '../session/caller.js';
 import { Walks } from './walks.js';
 
 @ApiTags('walks')
@@ -29,7 +29,8 @@ export class WalksController {
     @Param('id', IdOf('machine')) id: string,
     @Body() body: KeepWalkDto,
     @Caller() caller: Person,
+    @Ago() ago: number | null,
   ): Promise<WalkKeptDto> {
-    return this.walks.keep(id, body, caller);
+    return this.walks.keep(id, body, caller, ago);
   }
 }

@@ -50,8 +50,13 @@ export class Walks {
   }
 
   /** Keeps a walk round: its reading, what was done, its record and the defects that it found are written together, or none of them. */
-  async keep(machineId: string, fields: KeepWalkDto, caller: Person): Promise<WalkKeptDto> {
-    const { today } = await this.calendar.read();
+  async keep(
+    machineId: string,
+    fields: KeepWalkDto,
+    caller: Person,
+    ago: number | null,
+  ): Promise<WalkKeptDto> {
+    const { today } = await this.calendar.read(ago ?? 0);
     const photos = await this.defects.cleanPhotos(
       fields.notWell.map(({ jpeg }, at) => ({ jpeg, pointer: `/notWell/${at}/jpeg` })),
     );
@@ -67,7 +72,7 @@ export class Walks {
       const walk = walkOf(scheduled, fields);
       const jobId = await this.records.keep(
         scheduled,
-        { doneOn: today, shown, itemIds, poured, walk },
+        { doneOn: today, shown, itemIds, poured, walk, ago },
         caller,
       );
       for (const [at, { itemId = null, words, severity }] of fields.notWell.entries()) {
