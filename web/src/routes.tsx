@@ -100,6 +100,10 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./audit/AuditPage.js')).AuditPage }),
               },
               {
+                path: 'outbox',
+                lazy: async () => ({ Component: (await import('./outbox/OutboxPage.js')).OutboxPage }),
+              },
+              {
                 path: 'account',
                 lazy: async () => ({ Component: (await import('./session/AccountPage.js')).AccountPage }),
               },

@@ -112,7 +112,7 @@ describe('a write that waited for a signal', () => {
       on: '2027-05-13',
       life: 61,
     });
-    expect((await readings())[1]).toEqual({ at: '2027-05-13T20:00:00.000Z', shown: 61 });
+    expect((await readings())[0]).toEqual({ at: '2027-05-13T20:00:00.000Z', shown: 61 });
     expect(after).toMatchObject({ status: 'outOfService', statusSince: '2027-05-13' });
     const { body: page } = await yard.ask<RecordPageDto>('GET', '/api/records?kinds=all');
     expect(page.records.map(({ doneOn }) => doneOn)).toEqual(['2027-05-13', '2027-05-13']);

@@ -21,16 +21,28 @@ export class ApiProblem extends Error {
 export class Unreachable extends Error {
   override readonly name = 'Unreachable';
 
-  constructor(cause: unknown) {
+  constructor(cause?: unknown) {
     super('Yugator cannot be reached. What you typed is still here; try again when the connection is back.', {
       cause,
     });
   }
 }
 
+/** It could neither be sent nor kept on the device. */
+export class NotKept extends Error {
+  override readonly name = 'NotKept';
+
+  constructor(cause: unknown) {
+    super(
+      'Yugator cannot be reached, and this device has no room to keep it or does not let Yugator keep anything. What you typed is still here: leave this page open, or make room, and try again.',
+      { cause },
+    );
+  }
+}
+
 /** What to tell the person about an error, in one sentence. */
 export function sentenceOf(error: unknown): string {
-  return error instanceof ApiProblem || error instanceof Unreachable
+  return error instanceof ApiProblem || error instanceof Unreachable || error instanceof NotKept
     ? error.message
     : 'Something went wrong on this page. Reload it and try again.';
 }

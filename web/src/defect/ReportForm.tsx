@@ -1,7 +1,8 @@
 import MenuItem from '@mui/material/MenuItem';
 import { ReportDefectDto, SEVERITIES } from '@yugator/contracts';
 import type { DefectDto, MachineRefDto } from '@yugator/contracts';
-import { useWrite } from '../api/useWrite.js';
+import { useKept } from '../outbox/useKept.js';
+import { waitsWords } from '../outbox/waitsWords.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -14,11 +15,19 @@ import { capital } from '../words/capital.js';
 export function ReportForm({ machine, onDone }: { machine: MachineRefDto; onDone: () => void }) {
   const say = useNotice();
   const form = useDtoForm<ReportDefectDto>(ReportDefectDto, { words: '', severity: 'soon' });
-  const report = useWrite<DefectDto[], ReportDefectDto>(
-    (body) => ({ method: 'POST', path: `/machines/${machine.id}/defects`, body }),
+  const report = useKept<DefectDto[], ReportDefectDto>(
+    (body) => ({
+      method: 'POST',
+      path: `/machines/${machine.id}/defects`,
+      body,
+      typed: {
+        title: `${machine.tag} ${machine.name}: a defect`,
+        lines: [body.words, SEVERITY_WORDS[body.severity], ...(body.jpeg ? ['with a photo'] : [])],
+      },
+    }),
     ['jobs', 'machines'],
-    () => {
-      say(`${machine.tag}: defect taken down.`);
+    (answer) => {
+      say(answer ? `${machine.tag}: defect taken down.` : waitsWords(machine.tag));
       onDone();
     },
   );

@@ -1,4 +1,5 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { pointerParts } from '@yugator/contracts';
 import { isRecord } from '@yugator/core';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -8,11 +9,7 @@ import { ApiProblem, sentenceOf } from '../api/problem.js';
 /** `#/draws/0/quantity` as the form names it: `draws.0.quantity`. */
 function fieldOf<T extends FieldValues>(pointer: string): Path<T> {
   // Where the form has no such field, its value is undefined and it gets no error.
-  return pointer
-    .replace(/^#\//, '')
-    .replaceAll('/', '.')
-    .replaceAll('~1', '/')
-    .replaceAll('~0', '~') as Path<T>;
+  return pointerParts(pointer).join('.') as Path<T>;
 }
 
 interface DtoForm<T extends FieldValues> extends UseFormReturn<T> {

@@ -26,6 +26,7 @@ function looked(sight: string | null): JobDto {
     isDone: true,
     isAcknowledged: false,
     startedAt: null,
+    others: [],
     found,
     by: 'Ansel',
     version: 1,

@@ -3,8 +3,9 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useQuery } from '@tanstack/react-query';
 import type { JobDto } from '@yugator/contracts';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { useOutbox } from '../outbox/useOutbox.js';
 import { Caution } from '../page/Caution.js';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
@@ -20,6 +21,7 @@ import { DropJob } from './DropJob.js';
 import { FetchList, TimeWords } from './FetchList.js';
 import styles from './job.module.css';
 import { jobQueries } from './jobQueries.js';
+import { withWaiting } from './keptStep.js';
 import { JobPhotos } from './JobPhotos.js';
 import { Outcomes } from './Outcomes.js';
 import { PauseJob } from './PauseJob.js';
@@ -117,8 +119,10 @@ function OpenJob({ job }: { job: JobDto }) {
 /** One visit of one machine: its sheet, what became of its items, and the sign-off. */
 export function JobPage() {
   const { jobId = '' } = useParams();
-  const { today } = useSession();
-  const { data: job, error, refetch } = useQuery(jobQueries.one(jobId));
+  const { today, person } = useSession();
+  const { data, error, refetch } = useQuery(jobQueries.one(jobId));
+  const waiting = useOutbox();
+  const job = useMemo(() => data && withWaiting(data, waiting, person.name), [data, waiting, person.name]);
   if (!job) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const settled = job.items.filter(({ outcome }) => outcome !== null).length;
   return (

@@ -17,6 +17,7 @@ import { Caution } from '../page/Caution.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
+import { useOutbox } from '../outbox/useOutbox.js';
 import { useSession } from '../session/useSession.js';
 import { handsOnMinutes, usedOilLitres } from '@yugator/core';
 import { FoundDefects } from './FoundDefects.js';
@@ -28,6 +29,7 @@ import { CostLine } from './CostLine.js';
 import { Draws } from './Draws.js';
 import styles from './job.module.css';
 import { jobQueries } from './jobQueries.js';
+import { stepOfEntry } from './keptStep.js';
 
 /** What becomes of the items of which nothing is said. */
 function leftWords(job: JobDto): string {
@@ -112,6 +114,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
     const all = job.items.map(({ itemId }) => itemId);
     return usedOilLitres(job.setUp, all) > 0;
   }, [job]);
+  const isWaiting = useOutbox().some((entry) => stepOfEntry(entry)?.jobId === job.id);
   const nothingSaid = job.items.every(({ outcome }) => outcome === null);
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -157,12 +160,14 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
           variant="contained"
           color="primary"
           size="large"
-          disabled={nothingSaid}
+          disabled={nothingSaid || isWaiting}
           loading={signOff.isPending}
         >
           Sign off
         </Button>
-        <span className="soft">{leftWords(job)}</span>
+        <span className="soft">
+          {isWaiting ? 'Ticks of this job wait to be sent; sign off when they are.' : leftWords(job)}
+        </span>
       </div>
     </form>
   );

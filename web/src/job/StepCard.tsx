@@ -2,6 +2,7 @@ import type { JobDto } from '@yugator/contracts';
 import type { SheetStep } from '@yugator/core';
 import { sentenceOf } from '../api/problem.js';
 import { Caution } from '../page/Caution.js';
+import { OthersPart } from './OthersPart.js';
 import { StepAct } from './StepAct.js';
 import { StepBody } from './StepBody.js';
 import { StepCautions } from './StepCautions.js';
@@ -62,7 +63,7 @@ function Timer({ step, acts, mayWork }: { step: SheetStep; acts: Acts; mayWork: 
 
 /** One step: its cautions first, then what to do, what to measure, and its tick. What is done takes one line of the whole sheet. */
 export function StepCard({ job, step, mayWork, isLarge, isNext, onNext }: Props) {
-  const acts = useFound(job, step.key);
+  const acts = useFound(job, step);
   const { state, found, change, say, isPending, error } = acts;
   const isFolded = state.isDone && !isLarge;
   const tick = (isDone: boolean) => {
@@ -83,6 +84,7 @@ export function StepCard({ job, step, mayWork, isLarge, isNext, onNext }: Props)
       {isFolded ? null : (
         <StepBody job={job} step={step} found={found} onFound={change} disabled={!mayWork} />
       )}
+      <OthersPart step={step} others={state.others} />
       <Timer step={step} acts={acts} mayWork={mayWork} />
       {error ? <Caution title="Not kept">{<p>{sentenceOf(error)}</p>}</Caution> : null}
       {mayWork ? (

@@ -124,6 +124,7 @@ describe('what became of it', () => {
       isDone: true,
       isAcknowledged: true,
       startedAt: null,
+      others: [],
       found: { strokes: 0 },
       by: 'A',
       version: 1,

@@ -1,4 +1,5 @@
 import type { Found, JobDto } from '@yugator/contracts';
+import type { SheetStep } from '@yugator/core';
 import { useEffect, useRef, useState } from 'react';
 import { useStep } from './useStep.js';
 
@@ -8,8 +9,8 @@ const QUIET_MS = 700;
  * What a step found, kept as it is typed: a moment after the last change, and with whatever is said of the step next. Once it is
  * kept it is the server's: what somebody else says of the step later is shown, and not written over.
  */
-export function useFound(job: JobDto, key: string) {
-  const step = useStep(job, key);
+export function useFound(job: JobDto, sheetStep: SheetStep) {
+  const step = useStep(job, sheetStep);
   const { state, say } = step;
   const [typed, setTyped] = useState<Found | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);

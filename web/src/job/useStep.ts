@@ -1,61 +1,70 @@
 import { useQueryClient } from '@tanstack/react-query';
-import type { Found, JobDto, JobProgressDto, JobStepDto, UpdateStepDto } from '@yugator/contracts';
+import type { Found, JobDto, JobProgressDto, UpdateStepDto } from '@yugator/contracts';
 import { useRef, useState } from 'react';
 import { ApiProblem } from '../api/problem.js';
-import { useWrite } from '../api/useWrite.js';
+import type { SheetStep } from '@yugator/core';
+import { useKept } from '../outbox/useKept.js';
+import { useSession } from '../session/useSession.js';
+import { foundWords } from './foundWords.js';
 import { jobQueries } from './jobQueries.js';
+import { stepPath, untouched } from './keptStep.js';
+import type { StepState } from './keptStep.js';
+import { takeProgress } from './takeProgress.js';
 
 /** A step as it stands, with nothing said of it while nobody touched it. */
-export function stepOf(job: JobDto, key: string): Omit<JobStepDto, 'by'> & { readonly by: string | null } {
-  return (
-    job.steps.find((step) => step.key === key) ?? {
-      key,
-      isDone: false,
-      isAcknowledged: false,
-      startedAt: null,
-      found: null,
-      by: null,
-      version: 0,
-    }
-  );
-}
-
-/** A job with what a tick changed of it. */
-function goneOn(job: JobDto, { items, ...progress }: JobProgressDto): JobDto {
-  const changed = new Map(items.map((item) => [item.itemId, item]));
-  return {
-    ...job,
-    ...progress,
-    items: job.items.map((item) => ({ ...item, ...changed.get(item.itemId) })),
-  };
+export function stepOf(job: Pick<JobDto, 'steps'>, key: string): StepState {
+  return job.steps.find((step) => step.key === key) ?? untouched(key);
 }
 
 type Change = Partial<Pick<UpdateStepDto, 'isDone' | 'isAcknowledged' | 'timer'>> & {
   readonly found?: Found;
 };
 
+interface Said {
+  readonly change: Change;
+  readonly version: number;
+}
+
+function changeWords({ isDone, isAcknowledged, timer }: Change): string[] {
+  return [
+    isAcknowledged ? 'Cautions read' : '',
+    isDone === undefined ? '' : isDone ? 'Done' : 'Not done after all',
+    timer === undefined ? '' : timer === 'start' ? 'Time begun' : 'Time forgotten',
+  ].filter(Boolean);
+}
+
 /**
- * Says where a step stands; others on the same job see it at once. What is said while something else of the step is under way goes
- * out after it, so that nobody has to wait with the next tap.
+ * Says where a step stands; others on the same job see it at once, or when there is a signal again. What is said while something else of
+ * the step is under way goes out after it, so that nobody has to wait with the next tap.
  */
-export function useStep(job: JobDto, key: string) {
+export function useStep(job: JobDto, step: SheetStep) {
+  const { key, text } = step;
+  const { unitSystem } = useSession().site;
   const client = useQueryClient();
   const { queryKey } = jobQueries.one(job.id);
   const queue = useRef(Promise.resolve());
   const [isTicking, setTicking] = useState(false);
   // Cautions that were just read: the tick need not wait for the network, for it goes out after them.
   const [isRead, setRead] = useState<boolean | null>(null);
-  const { mutateAsync, error } = useWrite<JobProgressDto, UpdateStepDto>(
-    (body) => ({ method: 'PUT', path: `/jobs/${job.id}/steps/${encodeURIComponent(key)}`, body }),
+  const wordsOf = (change: Change) => {
+    const measured = change.found ? foundWords(step, change.found, unitSystem) : '';
+    return [...changeWords(change), ...(measured ? [measured] : [])];
+  };
+  const { mutateAsync, error } = useKept<JobProgressDto, Said>(
+    ({ change, version }) => ({
+      method: 'PUT',
+      path: stepPath(job.id, key),
+      body: { ...change, version },
+      typed: { title: `${job.machine.tag}: ${text}`, lines: wordsOf(change) },
+    }),
     [],
-    (now) => client.setQueryData<JobDto>(queryKey, (before) => before && goneOn(before, now)),
   );
   const send = async (change: Change): Promise<boolean> => {
     // What was said a moment ago has moved the step on.
-    const now = stepOf(client.getQueryData<JobDto>(queryKey) ?? job, key);
-    const { isDone, isAcknowledged, found, version } = now;
+    const { version } = stepOf(client.getQueryData<JobDto>(queryKey) ?? job, key);
     try {
-      await mutateAsync({ isDone, isAcknowledged, found, version, ...change });
+      const progress = await mutateAsync({ change, version });
+      if (progress) await takeProgress(client, job.id, progress);
       return true;
     } catch (refusal) {
       // The mutation shows it; how the step stands now is read anew.

@@ -4,16 +4,18 @@ import type { EnterRoundDto, RoundMeterDto, RoundResultDto } from '@yugator/cont
 import type { MeterName } from '@yugator/core';
 import { useState } from 'react';
 import { sentenceOf } from '../api/problem.js';
-import { useWrite } from '../api/useWrite.js';
 import { FormDialog } from '../form/FormDialog.js';
+import { useKept } from '../outbox/useKept.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { PhotoField } from '../photo/PhotoField.js';
 import { judgeTyped } from '../round/judge.js';
 import { roundQueries } from '../round/roundQueries.js';
+import { roundWords } from '../round/roundWords.js';
 import { useNow } from '../round/useNow.js';
 import { verdictWords } from '../round/verdictWords.js';
+import { waitsWords } from '../outbox/waitsWords.js';
 import { hoursWords, parseFigure } from '../words/figures.js';
 
 /** A meter of a machine. */
@@ -28,11 +30,16 @@ function KnownMeter({ meter, onDone }: { meter: RoundMeterDto; onDone: () => voi
   const [tried, setTried] = useState(false);
   const now = useNow();
   const say = useNotice();
-  const enter = useWrite<RoundResultDto, EnterRoundDto>(
-    (body) => ({ method: 'POST', path: '/round', body }),
+  const enter = useKept<RoundResultDto, EnterRoundDto>(
+    (body) => ({
+      method: 'POST',
+      path: '/round',
+      body,
+      typed: roundWords(body, (machineId) => (machineId === meter.machineId ? meter : undefined)),
+    }),
     ['readings'],
-    () => {
-      say(`${meter.tag}: reading kept.`);
+    (answer) => {
+      say(answer ? `${meter.tag}: reading kept.` : waitsWords(meter.tag));
       onDone();
     },
   );

@@ -1,7 +1,6 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
-import { defaultShouldDehydrateQuery } from '@tanstack/react-query';
 import type { Query } from '@tanstack/react-query';
-import type { PersistQueryClientProviderProps } from '@tanstack/react-query-persist-client';
+import type { PersistedClient, PersistQueryClientProviderProps } from '@tanstack/react-query-persist-client';
 import { clear, createStore, del, get, set } from 'idb-keyval';
 
 /** Days for which what was last seen can be looked at without signal. */
@@ -13,9 +12,21 @@ const FORM = '1';
 
 const NOT_KEPT: ReadonlySet<unknown> = new Set(['sessions', 'audit', 'welcome', 'visits']);
 
-/** Whether what a query showed is kept: not where people are signed in, nor who did what; and no visit is opened by what was due yesterday. */
-function isKept(query: Query): boolean {
-  return defaultShouldDehydrateQuery(query) && !NOT_KEPT.has(query.queryKey[0]);
+/**
+ * Whether what a query showed is kept: not where people are signed in, nor who did what; and no visit is opened by what was due yesterday.
+ * What could not be asked for again stays as it was seen.
+ */
+export function isKept({ state, queryKey }: Pick<Query, 'state' | 'queryKey'>): boolean {
+  return state.data !== undefined && !NOT_KEPT.has(queryKey[0]);
+}
+
+/** What is kept, without the failures to ask for it again. */
+export function asSeen(kept: PersistedClient): PersistedClient {
+  const queries = kept.clientState.queries.map((query) => ({
+    ...query,
+    state: { ...query.state, status: 'success' as const, error: null, fetchStatus: 'idle' as const },
+  }));
+  return { ...kept, clientState: { ...kept.clientState, queries } };
 }
 
 const hasStore = typeof indexedDB !== 'undefined';
@@ -25,6 +36,7 @@ const persister = createAsyncStoragePersister({
   key: 'last-seen',
   // A page that is left at once has shown nothing that anybody read.
   throttleTime: 500,
+  serialize: (kept) => JSON.stringify(asSeen(kept)),
   storage: store
     ? {
         getItem: (key) => get<string>(key, store).then((value) => value ?? null),

@@ -4,8 +4,10 @@ import type { EnterRoundDto, RoundDto, RoundMeterDto, RoundResultDto } from '@yu
 import { useCallback, useRef, useState } from 'react';
 import type { FormEvent, KeyboardEvent } from 'react';
 import { Link } from 'react-router';
+import { pointerParts } from '@yugator/contracts';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
-import { useWrite } from '../api/useWrite.js';
+import { useKept } from '../outbox/useKept.js';
+import { waitsWords } from '../outbox/waitsWords.js';
 import { Caution } from '../page/Caution.js';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
@@ -19,6 +21,7 @@ import { PasteReadings } from './PasteReadings.js';
 import { ReadingRow } from './ReadingRow.js';
 import styles from './round.module.css';
 import { roundQueries } from './roundQueries.js';
+import { roundWords } from './roundWords.js';
 import { useDraft } from './useDraft.js';
 import { useNow } from './useNow.js';
 
@@ -89,7 +92,7 @@ function useTypedRound(round: RoundDto) {
 function refusalWords(error: Error, typed: readonly RoundMeterDto[]): string {
   const faults = error instanceof ApiProblem ? error.faults : [];
   const tags = faults.map(
-    ({ pointer, detail }) => `${typed[Number(pointer.split('/')[2])]?.tag ?? ''}: ${detail}`,
+    ({ pointer, detail }) => `${typed[Number(pointerParts(pointer)[1])]?.tag ?? ''}: ${detail}`,
   );
   return tags.length ? tags.join(' ') : sentenceOf(error);
 }
@@ -105,8 +108,15 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
   const [problem, setProblem] = useState<string | null>(null);
   const form = useRef<HTMLFormElement>(null);
   const say = useNotice();
-  const enter = useWrite<RoundResultDto, EnterRoundDto>(
-    (body) => ({ method: 'POST', path: '/round', body }),
+  const enter = useKept<RoundResultDto, EnterRoundDto>(
+    (body) => ({
+      method: 'POST',
+      path: '/round',
+      body,
+      typed: roundWords(body, (machineId, key) =>
+        round.meters.find((one) => one.machineId === machineId && one.meter === key),
+      ),
+    }),
     ['readings'],
   );
   const submit = (event: FormEvent) => {
@@ -121,9 +131,9 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
     enter.mutate(
       { readings: typedRound.readings() },
       {
-        onSuccess: ({ kept }) => {
+        onSuccess: (answer) => {
           typedRound.forget();
-          say(`${countWords(kept, 'reading')} kept.`);
+          say(answer ? `${countWords(answer.kept, 'reading')} kept.` : waitsWords('Your readings'));
         },
         onError: (error) => setProblem(refusalWords(error, typed)),
       },

@@ -3,7 +3,6 @@ import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useColorScheme } from '@mui/material/styles';
-import { useQueryClient } from '@tanstack/react-query';
 import type { ChooseUnitsDto, SessionDto } from '@yugator/contracts';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -11,8 +10,10 @@ import { useWrite } from '../api/useWrite.js';
 import { sentenceOf } from '../api/problem.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
-import { forgetLastSeen } from '../offline/lastSeen.js';
+import { useSignOut } from '../session/useSignOut.js';
+import { useOutbox } from '../outbox/useOutbox.js';
 import { ROLE_WORDS } from '../people/roleWords.js';
+import { LeaveQuestion } from './LeaveQuestion.js';
 import { MORE_ICON, NAVIGATION, PERSON_ICON } from './navigation.js';
 import styles from './shell.module.css';
 
@@ -43,10 +44,11 @@ export function MoreMenu({ isPhone }: Props) {
   const { person, site, ownUnits } = useSession();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { mode, setMode } = useColorScheme();
-  const client = useQueryClient();
+  const [isAsking, setAsking] = useState(false);
+  const waits = useOutbox().length > 0;
+  const signOut = useSignOut();
   const navigate = useNavigate();
   const say = useNotice();
-  const signOut = useWrite<undefined, undefined>(() => ({ method: 'DELETE', path: '/session' }), []);
   const chooseUnits = useWrite<SessionDto, ChooseUnitsDto>(
     (body) => ({ method: 'PUT', path: '/session/units', body }),
     ['people'],
@@ -55,16 +57,11 @@ export function MoreMenu({ isPhone }: Props) {
     setAnchor(null);
     void navigate(to);
   };
-  const leave = () =>
-    signOut.mutate(undefined, {
-      onSuccess: () => {
-        void navigate('/sign-in', { replace: true });
-        client.clear();
-        sessionStorage.clear();
-        void forgetLastSeen();
-      },
-      onError: (error) => say(sentenceOf(error)),
-    });
+  const leave = () => {
+    setAnchor(null);
+    if (waits) setAsking(true);
+    else signOut();
+  };
   return (
     <>
       <button
@@ -120,6 +117,14 @@ export function MoreMenu({ isPhone }: Props) {
         <MenuItem onClick={() => go('/account')}>Your sign-in</MenuItem>
         <MenuItem onClick={leave}>Sign out</MenuItem>
       </Menu>
+      <LeaveQuestion
+        open={isAsking}
+        onStay={() => setAsking(false)}
+        onLeave={() => {
+          setAsking(false);
+          signOut();
+        }}
+      />
     </>
   );
 }

@@ -4,6 +4,8 @@ import { Suspense, useEffect } from 'react';
 import { NavLink, Outlet, useLocation, useNavigation } from 'react-router';
 import { useLive } from '../live/useLive.js';
 import { connectedAt } from '../offline/connectedAt.js';
+import { OutboxBar } from '../outbox/OutboxBar.js';
+import { useSending } from '../outbox/useSending.js';
 import { Loading } from '../page/Loading.js';
 import { sessionQueries } from '../session/sessionQueries.js';
 import { useSession } from '../session/useSession.js';
@@ -35,6 +37,7 @@ export function Shell() {
   const client = useQueryClient();
   const navigation = useNavigation();
   const isPhone = useMediaQuery('(max-width: 700px)');
+  useSending(connected);
   useFocusOnHead();
   useMidnight(() => void client.invalidateQueries({ queryKey: sessionQueries.current().queryKey }));
   return (
@@ -71,9 +74,10 @@ export function Shell() {
         {connected ? null : (
           <p className={styles.offline} role="status">
             Not connected. What you see is {seenAt === null ? 'as it was last seen' : `as it stood ${seenAt}`}
-            ; what you type stays here until it can be saved.
+            ; readings, walk-rounds, top-ups, defects and ticks are kept here and sent later.
           </p>
         )}
+        <OutboxBar />
         <Suspense fallback={<Loading />}>
           <Outlet />
         </Suspense>

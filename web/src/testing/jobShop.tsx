@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { JobDto, JobProgressDto, OutcomeDto, UpdateStepDto } from '@yugator/contracts';
 import { createMemoryRouter, RouterProvider } from 'react-router';
+import { untouched } from '../job/keptStep.js';
 import { JobPage } from '../job/JobPage.js';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
@@ -89,18 +90,11 @@ export class JobShop {
   private write(url: string, body: unknown): void {
     const [, kind, key = ''] = /\/(steps|items)\/([^/]+)$/.exec(url) ?? [];
     if (kind === 'steps') {
-      const { isDone, isAcknowledged, found, version, timer } = body as UpdateStepDto;
-      const before = this.now.steps.find((step) => step.key === decodeURIComponent(key));
+      const { timer, version, ...said } = body as UpdateStepDto;
+      const name = decodeURIComponent(key);
+      const before = this.now.steps.find((step) => step.key === name);
       const startedAt = timer === 'start' ? new Date().toISOString() : (before?.startedAt ?? null);
-      const step = {
-        key: decodeURIComponent(key),
-        isDone,
-        isAcknowledged,
-        found,
-        startedAt,
-        by: 'Ansel',
-        version: version + 1,
-      };
+      const step = { ...untouched(name), ...before, ...said, startedAt, by: 'Ansel', version: version + 1 };
       this.now = { ...this.now, steps: [...this.now.steps.filter((each) => each !== before), step] };
     }
     if (kind === 'items') {

@@ -1,7 +1,9 @@
 // What every browser has and jsdom lacks.
 const { TextDecoder, TextEncoder } = require('node:util');
+const { deserialize, serialize } = require('node:v8');
 
-Object.assign(globalThis, { TextDecoder, TextEncoder });
+const structuredClone = (value) => deserialize(serialize(value));
+Object.assign(globalThis, { TextDecoder, TextEncoder, structuredClone });
 window.scrollTo = () => undefined;
 // Nothing is laid out there, so nothing ever resizes.
 globalThis.ResizeObserver ??= class {

@@ -13,13 +13,19 @@ interface Sent {
   readonly body: unknown;
 }
 
+type Heads = Readonly<Record<string, string>>;
+
 type Refusal = Readonly<Record<string, unknown>> & { readonly status?: number };
 
 export interface Wire {
   /** writes that went out, in order */
   readonly sent: Sent[];
+  /** what stood at the head of each */
+  readonly heads: Heads[];
   /** what the server refuses writes with from now on; null lets them pass */
   refuse(problem: Refusal | null): void;
+  /** nothing can be reached, until it can again */
+  cut(isCut: boolean): void;
 }
 
 /** A server of a few answers by path, or one answer to every read; writes are noted and answered with what `onWrite` gives. */
@@ -28,12 +34,19 @@ export function wire(
   onWrite: (sent: Sent) => unknown = () => null,
 ): Wire {
   const sent: Sent[] = [];
+  const heads: Heads[] = [];
   let refusal: Refusal | null = null;
+  let isCut = false;
   const readOf = (path: string) => (typeof answers === 'function' ? answers() : answers[path]);
-  globalThis.fetch = ((url: string, init: { method: string; body?: string }) => {
-    const isRead = init.method === 'GET';
-    const one: Sent = { method: init.method, path: url, body: JSON.parse(init.body ?? 'null') };
-    if (!isRead) sent.push(one);
+  globalThis.fetch = ((url: string, init: { method: string; body?: string; headers: Heads }) => {
+    if (isCut) return Promise.reject(new TypeError('Failed to fetch'));
+    const { method, headers } = init;
+    const isRead = method === 'GET';
+    const one: Sent = { method, path: url, body: JSON.parse(init.body ?? 'null') };
+    if (!isRead) {
+      sent.push(one);
+      heads.push(headers);
+    }
     const refused = !isRead && refusal !== null;
     return Promise.resolve({
       ok: !refused,
@@ -44,8 +57,12 @@ export function wire(
   }) as unknown as typeof fetch;
   return {
     sent,
+    heads,
     refuse(problem) {
       refusal = problem;
+    },
+    cut(now) {
+      isCut = now;
     },
   };
 }

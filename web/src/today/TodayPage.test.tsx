@@ -59,7 +59,8 @@ function answering(...answers: (object | Error)[]): void {
   globalThis.fetch = (() => {
     const answer = answers.length > 1 ? answers.shift() : answers[0];
     if (answer instanceof Error) return Promise.reject(answer);
-    return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(answer) });
+    const headers = new Map([['content-type', 'application/json']]);
+    return Promise.resolve({ ok: true, status: 200, headers, json: () => Promise.resolve(answer) });
   }) as unknown as typeof fetch;
 }
 

@@ -1,13 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
 import { TopUpDto } from '@yugator/contracts';
 import type { RecordKeptDto, TopUpsDto } from '@yugator/contracts';
+import { shownValue } from '@yugator/core';
 import { useState } from 'react';
-import { useWrite } from '../api/useWrite.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
+import { useKept } from '../outbox/useKept.js';
+import { waitsWords } from '../outbox/waitsWords.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
+import { useNotice } from '../page/Notice.js';
+import { useSession } from '../session/useSession.js';
 import { hoursWords } from '../words/figures.js';
 import { useUndo } from '../walk/useUndo.js';
 import { fluidWords } from './fluidWords.js';
@@ -19,6 +23,8 @@ import { topUpQueries } from './topUpQueries.js';
 function KnownMachine({ known, onDone }: { known: TopUpsDto; onDone: () => void }) {
   const { machine, fluids, lastShown } = known;
   const offerUndo = useUndo();
+  const say = useNotice();
+  const { site } = useSession();
   const [poured, setPoured] = useState(() => pouredAtFirst(fluids));
   const form = useDtoForm<TopUpDto>(TopUpDto, toDto(poured), 'onSubmit');
   const { errors } = form.formState;
@@ -26,8 +32,25 @@ function KnownMachine({ known, onDone }: { known: TopUpsDto; onDone: () => void 
     setPoured(next);
     form.reset({ ...form.getValues(), ...toDto(next) });
   };
-  const keep = useWrite<RecordKeptDto, TopUpDto>(
-    (body) => ({ method: 'POST', path: `/machines/${machine.id}/top-ups`, body }),
+  const keep = useKept<RecordKeptDto, TopUpDto>(
+    (body) => ({
+      method: 'POST',
+      path: `/machines/${machine.id}/top-ups`,
+      body,
+      typed: {
+        title: `${machine.tag} ${machine.name}: topped up`,
+        lines: [
+          [
+            fluidWords(body.component),
+            shownValue(body.litres, 'volume', site.unitSystem),
+            body.grade,
+            typeof body.shown === 'number' ? `${hoursWords(body.shown)} h` : '',
+          ]
+            .filter(Boolean)
+            .join(', '),
+        ],
+      },
+    }),
     ['jobs', 'readings', 'shelf'],
   );
   return (
@@ -41,8 +64,10 @@ function KnownMachine({ known, onDone }: { known: TopUpsDto; onDone: () => void 
         keep.mutate(
           { ...values },
           {
-            onSuccess: ({ jobId }) => {
-              offerUndo(`${machine.tag}: ${fluidWords(values.component)} topped up.`, jobId);
+            onSuccess: (answer) => {
+              const what = `${machine.tag}: ${fluidWords(values.component)}`;
+              if (answer) offerUndo(`${what} topped up.`, answer.jobId);
+              else say(waitsWords(what));
               onDone();
             },
             onError: form.refuse,

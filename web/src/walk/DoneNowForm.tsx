@@ -4,13 +4,16 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { DoneNowDto } from '@yugator/contracts';
 import type { RecordKeptDto } from '@yugator/contracts';
-import { useWrite } from '../api/useWrite.js';
 import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import form_ from '../form/form.module.css';
+import { useKept } from '../outbox/useKept.js';
+import { waitsWords } from '../outbox/waitsWords.js';
 import { Caution } from '../page/Caution.js';
+import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
+import { dayWords } from '../words/dates.js';
 import { hoursWords } from '../words/figures.js';
 import type { DoneNowLine, DoneNowMachine } from './doneNowLine.js';
 import { useUndo } from './useUndo.js';
@@ -22,13 +25,24 @@ interface Props {
   readonly onDone: () => void;
 }
 
+/** The day and the figure, as they were typed. */
+function doneLines({ doneOn, shown }: DoneNowDto, today: string): string[] {
+  return [`on ${dayWords(doneOn, today)}${typeof shown === 'number' ? `, ${hoursWords(shown)} h` : ''}`];
+}
+
 /** The lines that may be done now, each with its press; the day and the figure stand for all. */
 export function DoneNowForm({ machine, lines, onDone }: Props) {
   const { today } = useSession();
   const offerUndo = useUndo();
+  const say = useNotice();
   const form = useDtoForm<DoneNowDto>(DoneNowDto, { itemId: '', doneOn: today });
-  const keep = useWrite<RecordKeptDto, { fields: DoneNowDto; name: string }>(
-    ({ fields }) => ({ method: 'POST', path: `/machines/${machine.id}/done`, body: fields }),
+  const keep = useKept<RecordKeptDto, { fields: DoneNowDto; name: string }>(
+    ({ fields, name }) => ({
+      method: 'POST',
+      path: `/machines/${machine.id}/done`,
+      body: fields,
+      typed: { title: `${machine.tag} ${machine.name}: done`, lines: [name, ...doneLines(fields, today)] },
+    }),
     ['jobs', 'readings', 'machines'],
   );
   const done = ({ itemId, itemName }: DoneNowLine) => {
@@ -38,8 +52,9 @@ export function DoneNowForm({ machine, lines, onDone }: Props) {
       keep.mutate(
         { fields: { ...fields }, name: itemName },
         {
-          onSuccess: ({ jobId }) => {
-            offerUndo(`${machine.tag}, ${itemName}: done.`, jobId);
+          onSuccess: (answer) => {
+            if (answer) offerUndo(`${machine.tag}, ${itemName}: done.`, answer.jobId);
+            else say(waitsWords(`${machine.tag}, ${itemName}`));
             onDone();
           },
           onError: form.refuse,

@@ -7,7 +7,8 @@ import type { Component } from '@yugator/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useWrite } from '../api/useWrite.js';
+import { useKept } from '../outbox/useKept.js';
+import { waitsWords } from '../outbox/waitsWords.js';
 import { Defects } from '../defect/Defects.js';
 import { Field } from '../form/Field.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -25,6 +26,7 @@ import styles from './walk.module.css';
 import { walkQueries } from './walkQueries.js';
 import { WalkRow } from './WalkRow.js';
 import { linesFault, partsOf, saidFault } from './said.js';
+import { walkWords } from './walkWords.js';
 import type { Looked, Said } from './said.js';
 
 function reasonOf(line: DueLineDto, today: string): string {
@@ -65,11 +67,16 @@ function WalkForm({ walk }: { walk: WalkDto }) {
   const { machine } = walk;
   const [said, setSaid] = useState<readonly Said[]>([]);
   const form = useDtoForm<KeepWalkDto>(KeepWalkDto, { itemIds: [], notWell: [] }, 'onSubmit');
-  const keep = useWrite<WalkKeptDto, KeepWalkDto>(
-    (body) => ({ method: 'POST', path: `/machines/${machine.id}/walk`, body }),
+  const keep = useKept<WalkKeptDto, KeepWalkDto>(
+    (body) => ({
+      method: 'POST',
+      path: `/machines/${machine.id}/walk`,
+      body,
+      typed: walkWords(machine, body, said),
+    }),
     ['jobs', 'readings', 'machines', 'shelf'],
-    () => {
-      say(`${machine.tag}: walk kept.`);
+    (answer) => {
+      say(answer ? `${machine.tag}: walk kept.` : waitsWords(machine.tag));
       void navigate('/');
     },
   );

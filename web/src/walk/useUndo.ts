@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import type { JobDto } from '@yugator/contracts';
 import { sentenceOf } from '../api/problem.js';
 import { request } from '../api/request.js';
-import { newKey } from '../api/useWrite.js';
+import { newKey } from '../api/write.js';
 import { makeStale } from '../live/makeStale.js';
 import { useNotice } from '../page/Notice.js';
 

@@ -1,0 +1,45 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { ConfirmButton } from '../outbox/ConfirmButton.js';
+import { outbox } from '../outbox/outbox.js';
+import { useOutbox } from '../outbox/useOutbox.js';
+import { useSession } from '../session/useSession.js';
+import { countWords } from '../words/figures.js';
+
+interface Props {
+  readonly open: boolean;
+  readonly onStay: () => void;
+  readonly onLeave: () => void;
+}
+
+/** Asks what becomes of the outbox of somebody who signs out. */
+export function LeaveQuestion({ open, onStay, onLeave }: Props) {
+  const { person } = useSession();
+  const count = useOutbox().length;
+  return (
+    <Dialog open={open} onClose={onStay}>
+      <DialogTitle>{countWords(count, 'entry is', 'entries are')} not with Yugator yet</DialogTitle>
+      <DialogContent>
+        <p>
+          They were typed without signal and lie on this device. Kept, they are sent when {person.name} signs
+          in here again; nobody else sees them.
+        </p>
+      </DialogContent>
+      <DialogActions sx={{ flexWrap: 'wrap', gap: 1 }}>
+        <Button variant="contained" color="primary" onClick={onStay}>
+          Stay signed in
+        </Button>
+        <Button onClick={onLeave}>Keep them and sign out</Button>
+        <ConfirmButton
+          word="Throw them away and sign out"
+          again="Really throw them away"
+          of={countWords(count, 'entry', 'entries')}
+          onConfirm={() => void outbox.dropAll(person.id).then(onLeave)}
+        />
+      </DialogActions>
+    </Dialog>
+  );
+}
