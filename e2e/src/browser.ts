@@ -73,6 +73,15 @@ export async function press(page: Page, name: string): Promise<void> {
   await found?.click();
 }
 
+export async function typeInto(page: Page, label: string, text: string, role = 'textbox'): Promise<void> {
+  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="${role}"])`);
+  await field?.focus();
+  await page.keyboard.down('Control');
+  await page.keyboard.press('a');
+  await page.keyboard.up('Control');
+  await page.keyboard.type(text);
+}
+
 /** The checkbox whose label says `text`. */
 export async function checkbox(page: Page, text: string): Promise<ElementHandle<HTMLInputElement>> {
   const labelled = `[ancestor::label[contains(., "${text}")] or @id = //label[contains(., "${text}")]/@for]`;

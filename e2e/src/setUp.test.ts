@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, press, sees, signIn, violations } from './browser.js';
+import { newVisitor, press, sees, signIn, typeInto, violations } from './browser.js';
 import { openShed } from './shed.js';
 
 const shed = openShed();
@@ -15,15 +15,6 @@ async function linesOf(page: Page, tag: string): Promise<Line[]> {
     fetch('/api/machines').then((answer) => answer.json() as Promise<unknown>),
   )) as { tag: string; lines: Line[] }[];
   return machines.find((machine) => machine.tag === tag)?.lines ?? [];
-}
-
-async function typeInto(page: Page, label: string, text: string, role = 'textbox'): Promise<void> {
-  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="${role}"])`);
-  await field?.focus();
-  await page.keyboard.down('Control');
-  await page.keyboard.press('a');
-  await page.keyboard.up('Control');
-  await page.keyboard.type(text);
 }
 
 describe('a crew lead who sets up', () => {

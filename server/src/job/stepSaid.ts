@@ -48,21 +48,27 @@ export function changedAfter(
 
 type Tick = Pick<JobStep, 'isDone' | 'isAcknowledged' | 'tickedAt'>;
 
-/** How the tick of a step stands once something more was said of it. What was typed without seeing a later tick does not undo it. */
+const UNTICKED: Tick = { isDone: false, isAcknowledged: false, tickedAt: null };
+
+/** Whether what is said of a tick comes after it: nobody undoes unseen what was ticked later. */
+function tickStands(said: StepSaid, { tickedAt, changedAt, changedById }: JobStep): boolean {
+  return said.hasSeen || standsOver(said, { by: changedById, at: (tickedAt ?? changedAt).getTime() });
+}
+
+/** How the tick of a step stands once something more was said of it. */
 export function tickAfter(
   known: JobStep | undefined,
   { isDone, isAcknowledged }: UpdateStepDto,
   said: StepSaid,
 ): Tick {
-  const before: Tick = {
-    isDone: known?.isDone ?? false,
-    isAcknowledged: known?.isAcknowledged ?? false,
-    tickedAt: known?.tickedAt ?? null,
-  };
-  if (isDone === undefined && isAcknowledged === undefined) return before;
-  const at = known?.tickedAt ?? known?.changedAt;
-  const stands = known && at ? { by: known.changedById, at: at.getTime() } : null;
-  if (!said.hasSeen && stands && !standsOver(said, stands)) return before;
+  const before: Tick = known ?? UNTICKED;
+  const saysNothing = isDone === undefined && isAcknowledged === undefined;
+  if (saysNothing || (known && !tickStands(said, known)))
+    return {
+      isDone: before.isDone,
+      isAcknowledged: before.isAcknowledged,
+      tickedAt: before.tickedAt,
+    };
   return {
     isDone: isDone ?? before.isDone,
     isAcknowledged: isAcknowledged ?? before.isAcknowledged,

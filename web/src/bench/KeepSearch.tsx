@@ -5,7 +5,8 @@ import { answersAsked } from '@yugator/core';
 import type { SearchAnswers, SearchVerdict } from '@yugator/core';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
-import { useWrite } from '../api/useWrite.js';
+import { useKept } from '../outbox/useKept.js';
+import { waitsWords } from '../outbox/waitsWords.js';
 import { VERDICT_WORDS } from '../defect/searchWords.js';
 import { fleetQueries } from '../machine/fleetQueries.js';
 import { Caution } from '../page/Caution.js';
@@ -19,6 +20,10 @@ interface Props {
   readonly verdict: SearchVerdict;
 }
 
+function wordsOf(verdict: SearchVerdict): string {
+  return `Does not start: ${VERDICT_WORDS[verdict].title.toLowerCase()}`;
+}
+
 /** Keeps what a search found with the defect that it was opened from, else as a defect of its machine. */
 function Keep({ machineId, answers, verdict }: Props & { machineId: string }) {
   const [params] = useSearchParams();
@@ -26,21 +31,23 @@ function Keep({ machineId, answers, verdict }: Props & { machineId: string }) {
   const say = useNotice();
   const navigate = useNavigate();
   const defectId = params.get('defect');
-  const keep = useWrite<DefectDto[], ReportDefectDto | SearchDefectDto>(
+  const keep = useKept<DefectDto[], ReportDefectDto | SearchDefectDto>(
     (body) => ({
       method: 'POST',
       path: defectId === null ? `/machines/${machineId}/defects` : `/defects/${defectId}/searches`,
       body,
+      typed: { title: `${machine?.tag ?? ''}: why it does not start`, lines: [wordsOf(verdict)] },
     }),
     ['jobs', 'machines'],
-    () => {
-      say(`${machine?.tag ?? 'The machine'}: kept why it does not start.`);
+    (answer) => {
+      const tag = machine?.tag ?? 'The machine';
+      say(answer ? `${tag}: kept why it does not start.` : waitsWords(tag));
       void navigate(`/fleet/${machineId}`);
     },
   );
   if (!machine) return null;
   const found = answersAsked(answers);
-  const words = `Does not start: ${VERDICT_WORDS[verdict].title.toLowerCase()}`;
+  const words = wordsOf(verdict);
   return (
     <>
       {keep.error ? <Caution title="Not kept">{<p>{sentenceOf(keep.error)}</p>}</Caution> : null}

@@ -7,6 +7,7 @@ import { Link, useParams } from 'react-router';
 import { Defects } from '../defect/Defects.js';
 import { EnterHours } from '../machine/EnterHours.js';
 import { fleetQueries } from '../machine/fleetQueries.js';
+import { useAtHand } from '../offline/useAtHand.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
@@ -114,6 +115,7 @@ function Field({ machine }: { machine: MachineDetailDto }) {
 }
 
 function OfMachine({ machineId }: { machineId: string }) {
+  useAtHand(machineId);
   const { data, error, refetch } = useQuery(fleetQueries.one(machineId));
   if (data) return <Field machine={data} />;
   return error ? <Failed error={error} again={refetch} /> : <Loading />;

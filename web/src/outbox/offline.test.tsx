@@ -9,16 +9,36 @@ import { MoreMenu } from '../shell/MoreMenu.js';
 import { press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { outbox } from './outbox.js';
+import type { NewEntry } from './outbox.js';
 import { OutboxBar } from './OutboxBar.js';
 import { OutboxPage } from './OutboxPage.js';
 import { useSending } from './useSending.js';
 
 const MACHINE = { id: 'm', tag: 'T-02', name: 'Loader tractor', life: 60 };
 const METER = {
-  ...{ key: 'm', machineId: 'm', meter: 'engine', tag: 'T-02', name: 'Loader tractor', shed: 'Yard' },
+  key: 'm',
+  machineId: 'm',
+  meter: 'engine',
+  tag: 'T-02',
+  name: 'Loader tractor',
+  shed: 'Yard',
   segments: [{ startsAt: '2020-01-01T00:00:00Z', offset: 0 }],
   readings: [{ at: '2020-05-12T08:00:00Z', shown: 60, life: 60 }],
-  ...{ hoursPerWeek: null, expectedShown: null, mostLikelyLife: null, staleDays: null },
+  hoursPerWeek: null,
+  expectedShown: null,
+  mostLikelyLife: null,
+  staleDays: null,
+};
+
+const WAITING: NewEntry = {
+  key: 'k',
+  personId: 'p',
+  at: Date.now(),
+  method: 'POST',
+  path: '/round',
+  body: {},
+  typed: { title: '1 reading', lines: [] },
+  subjects: [],
 };
 
 afterEach(() => act(() => outbox.dropAll('p')));
@@ -124,13 +144,11 @@ describe('without signal', () => {
 
 describe('what came back', () => {
   const back = (errors: object[], body: unknown) => ({
-    ...{ key: 'k', personId: 'p', at: Date.now(), method: 'POST' as const, path: '/round', body },
-    typed: { title: '1 reading', lines: ['T-02 Loader tractor: 59.0 h'] },
-    subjects: [],
+    entry: { ...WAITING, body, typed: { title: '1 reading', lines: ['T-02 Loader tractor: 59.0 h'] } },
     refusal: { status: 422, title: 'Not kept', detail: 'It showed 60.0 h before.', errors },
   });
   const open = async (errors: object[], body: unknown) => {
-    const { refusal, ...entry } = back(errors, body);
+    const { refusal, entry } = back(errors, body);
     const server = wire({}, () => ({ kept: 1 }));
     server.refuse(refusal);
     await outbox.add(entry);
@@ -188,12 +206,7 @@ describe('signing out', () => {
     await press('Marit');
     await userEvent.click(screen.getByRole('menuitem', { name: 'Sign out' }));
   };
-  const waiting = () =>
-    outbox.add({
-      ...{ key: 'k', personId: 'p', at: Date.now(), method: 'POST', path: '/round', body: {} },
-      typed: { title: '1 reading', lines: [] },
-      subjects: [],
-    });
+  const waiting = () => outbox.add(WAITING);
 
   it('with something waiting asks first, and may keep it', async () => {
     const server = wire({});

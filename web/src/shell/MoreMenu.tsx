@@ -80,6 +80,8 @@ export function MoreMenu({ isPhone }: Props) {
         anchorEl={anchor}
         open={anchor !== null}
         onClose={() => setAnchor(null)}
+        // A notice stands at the same foot of a phone, and would cover its last lines.
+        sx={({ zIndex }) => ({ zIndex: zIndex.snackbar + 1 })}
         anchorOrigin={isPhone ? ABOVE : BESIDE}
         transformOrigin={isPhone ? FROM_BELOW : FROM_FOOT}
       >
