@@ -3,5 +3,6 @@ module.exports = {
   testEnvironment: 'node',
   globalSetup: '<rootDir>/testing/makeDemonstration.cjs',
   globalTeardown: '<rootDir>/testing/removeDemonstration.cjs',
-  testTimeout: 120_000,
+  // Some take a minute alone, and several beside others on a busy machine.
+  testTimeout: 300_000,
 };

@@ -49,6 +49,7 @@ export * from './schedule/evidence.dto.js';
 export * from './schedule/fleetLine.dto.js';
 export * from './season/season.dto.js';
 export * from './session/session.dto.js';
+export * from './session/shed.dto.js';
 export * from './shelf/article.dto.js';
 export * from './site/site.dto.js';
 export * from './subjects.js';

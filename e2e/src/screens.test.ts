@@ -1,20 +1,17 @@
 import type { Page } from 'puppeteer-core';
 import { DESK, newVisitor, OF_COLOURS, PHONE, press, sees, signIn, violations } from './browser.js';
 import { openShed } from './shed.js';
+import { read } from './work.js';
 
 const shed = openShed();
 
 async function idOf(page: Page, tag: string): Promise<string> {
-  const machines = (await page.evaluate(() =>
-    fetch('/api/machines').then((answer) => answer.json() as Promise<unknown>),
-  )) as { id: string; tag: string }[];
+  const machines = await read<{ id: string; tag: string }[]>(page, '/api/machines');
   return machines.find((machine) => machine.tag === tag)?.id ?? '';
 }
 
 async function bookOf(page: Page, name: string): Promise<string> {
-  const books = (await page.evaluate(() =>
-    fetch('/api/books').then((answer) => answer.json() as Promise<unknown>),
-  )) as { id: string; name: string }[];
+  const books = await read<{ id: string; name: string }[]>(page, '/api/books');
   return books.find((book) => book.name === name)?.id ?? '';
 }
 
@@ -41,6 +38,7 @@ async function screens(page: Page): Promise<[path: string, words: string][]> {
     ['/setup/house-rules', 'Not offered'],
     ['/setup/audit', 'Signed in|for the crew lead'],
     ['/account', 'Where you are signed in'],
+    ['/outbox', 'Nothing waits'],
     ['/help/schedule#in-storage', 'Charge the battery'],
     ['/help/forecast', 'weather that lasts'],
     [`/fleet/${machine}/visit`, 'a visit'],
@@ -116,28 +114,25 @@ describe('a viewer', () => {
 });
 
 describe('the connection', () => {
-  it('lost in the middle of a round keeps every figure, and saves once when it is back', async () => {
+  it('lost in the middle of a round keeps every figure, and sends it by itself when it is back', async () => {
     const { page } = await newVisitor(shed.browser, PHONE);
     await signIn(page, shed.yugator.address, 'Dru Halloway');
     await page.goto(`${shed.yugator.address}/round`);
     await sees(page, 'Round the sheds');
     const id = await idOf(page, 'U-02');
-    const shown = await page.evaluate(
-      (machine) =>
-        fetch(`/api/machines/${machine}`).then((answer) => answer.json() as Promise<{ lastShown: number }>),
-      id,
-    );
+    const shown = await read<{ lastShown: number }>(page, `/api/machines/${id}`);
     await page.type(`#reading-${id}`, String(shown.lastShown + 1));
     await page.setOfflineMode(true);
     await page.click('button[type=submit]');
-    await sees(page, 'cannot be reached');
-    expect(await page.$eval(`#reading-${id}`, (field) => (field as HTMLInputElement).value)).toBe(
-      String(shown.lastShown + 1),
-    );
-    await page.setOfflineMode(false);
-    await page.click('button[type=submit]');
-    await sees(page, '1 reading kept.');
+    await sees(page, '1 waiting to be sent');
     expect(await page.$eval(`#reading-${id}`, (field) => (field as HTMLInputElement).value)).toBe('');
+    await page.setOfflineMode(false);
+    await page.waitForFunction(() => !/waiting to be sent/.test(document.body.innerText), {
+      timeout: 30_000,
+      polling: 200,
+    });
+    const after = await read<{ lastShown: number }>(page, `/api/machines/${id}`);
+    expect(after.lastShown).toBe(shown.lastShown + 1);
   });
 });
 

@@ -21,6 +21,11 @@ export const AUDIT_ACTS = [
   'readingVoided',
   'fleetExported',
   'fleetImported',
+  'shedDeviceMade',
+  'shedDeviceEnded',
+  'codeChanged',
+  'codeRefused',
+  'codeSlowed',
 ] as const;
 export type AuditAct = (typeof AUDIT_ACTS)[number];
 

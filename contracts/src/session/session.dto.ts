@@ -81,6 +81,8 @@ export class SessionDto {
   ownUnits!: UnitSystem | null;
   /** today's civil date at the site */
   today!: string;
+  /** the device of the shed at which it is, where there is only reading, rounds and walk-rounds; null on all others */
+  atShed!: string | null;
 }
 
 /** What a first visitor finds. */

@@ -21,6 +21,7 @@ import { accessPhotos } from './migrations/0018-access-photos.js';
 import { workPlaces } from './migrations/0020-work-places.js';
 import { everyDay } from './migrations/0021-every-day.js';
 import { lateSteps } from './migrations/0022-late-steps.js';
+import { shedDevices } from './migrations/0023-shed-devices.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -28,7 +29,7 @@ const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
   ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder, restVoltage],
   ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces, everyDay],
-  ...[lateSteps],
+  ...[lateSteps, shedDevices],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

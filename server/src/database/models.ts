@@ -20,7 +20,7 @@ import { ItemOverrideRow } from '../models/itemOverride.model.js';
 import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
 import { PhotoCount } from '../models/photoCount.model.js';
 import { Secret } from '../models/secret.model.js';
-import { Session } from '../models/session.model.js';
+import { Session, ShedDevice } from '../models/session.model.js';
 import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { Site } from '../models/site.model.js';
 import { IdempotentRequest } from '../models/idempotentRequest.model.js';
@@ -58,6 +58,7 @@ export const MODELS = [
   SeasonYearRow,
   Secret,
   Session,
+  ShedDevice,
   Site,
   StatusChange,
   TopUpRow,

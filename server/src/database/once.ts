@@ -16,8 +16,8 @@ export interface OnceKey {
   readonly requestHash: string;
 }
 
-/** Passwords are kept nowhere but as Argon2 has them: what tells two requests apart is the rest. */
-const SECRET = /password/i;
+/** Passwords and codes are kept nowhere but as Argon2 has them: what tells two requests apart is the rest. */
+const SECRET = /password|^present$|code$/i;
 
 function plain(name: string, value: unknown): unknown {
   return SECRET.test(name) ? undefined : value;

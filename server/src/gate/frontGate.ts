@@ -26,6 +26,17 @@ function rulesFor(request: CallerRequest): RouteRules {
   return request.routeOptions.config.rules ?? USUAL_RULES;
 }
 
+/** At a device of the shed people read what everybody may read, and do what is stated to be for it: four digits are no password. */
+function mayAtShed({ method }: CallerRequest, { roles, isForShed }: RouteRules): boolean {
+  return isForShed || (method === 'GET' && ROLES.every((role) => roles.includes(role)));
+}
+
+function notAtShed(): Problem {
+  const detail =
+    'At a device of the shed there are readings and walk-rounds only. Sign in with your password elsewhere.';
+  return new Problem(403, 'Not at the shed', detail);
+}
+
 /** What each route may take and how long, as its rules say. It must stand before the routes are made. */
 export function boundRoutes(fastify: FastifyInstance): void {
   fastify.addHook('onRoute', (route) => {
@@ -53,6 +64,7 @@ export function guard(app: NestFastifyApplication, hosts: KnownHosts, isStrictly
     const caller = await app.get(Admission).callerOf(request, reply);
     if (!caller) throw new Problem(401, 'Not signed in', 'Sign in and try again.');
     request.caller = caller;
+    if (request.shedDevice && !mayAtShed(request, rules)) throw notAtShed();
     if (rules.roles.includes(caller.role)) {
       request.typedAgo = typedAgoOf(request);
       return;

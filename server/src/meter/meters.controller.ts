@@ -2,7 +2,7 @@ import { Body, Controller, Get, Header, HttpCode, Param, Post, Req, StreamableFi
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { ChangeMeterDto, EnterRoundDto, RoundDto, RoundResultDto, VoidDto } from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
-import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
+import { Allow, ForEveryRole, ForShed, TakesPhotos } from '../session/allow.js';
 import { Ago, Caller } from '../session/caller.js';
 import type { CallerRequest } from '../session/caller.js';
 import { MeterChanges } from './meterChanges.js';
@@ -28,6 +28,7 @@ export class MetersController {
   @ApiOperation({ summary: 'Enter the readings of a round: all are kept, or none' })
   @ApiCreatedResponse({ type: RoundResultDto })
   @Allow('crewLead', 'mechanic', 'operator')
+  @ForShed()
   @TakesPhotos()
   @Post('round')
   enterRound(

@@ -10,6 +10,8 @@ export class Person extends Model<InferAttributes<Person>, InferCreationAttribut
   @Text declare name: string;
   @Text declare role: Role;
   @Text declare passwordHash: string;
+  /** of four digits, for the devices of the shed; null for whoever chose none */
+  @OptionalText declare shedCodeHash: string | null;
   @Flag declare active: boolean;
   /** how this person likes figures; null for as the site has them */
   @OptionalText declare unitSystem: UnitSystem | null;

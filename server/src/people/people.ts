@@ -6,10 +6,10 @@ import type { Note } from '../audit/auditTrail.js';
 import { AuditTrail } from '../audit/auditTrail.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
-import { KnownDevices } from '../session/knownDevices.js';
+import { OwnPassword } from '../session/ownPassword.js';
+import type { From } from '../session/ownPassword.js';
 import { Passwords } from '../session/passwords.js';
 import { Sessions } from '../session/sessions.js';
-import { SignInGuard } from '../session/signInGuard.js';
 import { passwordFaults } from './passwordFaults.js';
 import { Person } from '../models/person.model.js';
 import { toPersonDto } from './toPersonDto.js';
@@ -27,8 +27,7 @@ export class People {
     private readonly work: UnitOfWork,
     private readonly sessions: Sessions,
     private readonly passwords: Passwords,
-    private readonly guard: SignInGuard,
-    private readonly devices: KnownDevices,
+    private readonly own: OwnPassword,
     private readonly audit: AuditTrail,
   ) {}
 
@@ -85,15 +84,10 @@ export class People {
     caller: Person,
     { present, password }: ChangePasswordDto,
     sessionId: string,
-    { address, deviceCookie }: { address: string; deviceCookie: string | undefined },
+    from: From,
   ): Promise<void> {
-    const isKnownDevice = (await this.devices.people(deviceCookie)).includes(caller.id);
-    await this.guard.attempt({ account: caller.id, address, isKnownDevice }, async () => {
-      if (await this.passwords.matches(present, caller.passwordHash)) return;
-      throw fieldProblem(
-        fault('/present', 'wrong', 'This is not your present password. Check it and try again.'),
-      );
-    });
+    await this.own.require(caller, present, from);
+    const { address } = from;
     const passwordHash = await this.newHash(password, caller.name);
     await this.work.run(async () => {
       await caller.update({ passwordHash, version: caller.version + 1 });

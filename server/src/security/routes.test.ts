@@ -121,6 +121,7 @@ describe('every route', () => {
       'DELETE /api/session/all/{id}',
       'POST /api/first-crew-lead',
       'POST /api/session',
+      'POST /api/shed/session',
       'PUT /api/session/password',
       'PUT /api/session/units',
     ]);

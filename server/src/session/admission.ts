@@ -22,6 +22,7 @@ export class Admission {
     const days = await this.sessions.note(session, request.ip);
     if (days !== null) setCookie(request, reply, 'session', token, days);
     request.sessionId = session.id;
+    request.shedDevice = session.shedDevice ?? null;
     return session.person;
   }
 

@@ -15,6 +15,8 @@ export interface RouteRules {
   readonly bodyMs: number;
   /** milliseconds within which it is answered */
   readonly answerMs: number;
+  /** somebody may call it who went in at a device of the shed; what everybody may read they may anyway */
+  readonly isForShed: boolean;
   /** the handler takes the bytes as they came and reads them elsewhere than in this thread */
   readonly isRaw: boolean;
 }
@@ -28,6 +30,7 @@ export const USUAL_RULES: RouteRules = {
   bodyMs: 8_000,
   answerMs: 10_000,
   isRaw: false,
+  isForShed: false,
 };
 
 const RULES = 'routeRules';
@@ -60,6 +63,9 @@ export const Allow = (...roles: readonly Role[]) => Rule({ roles });
 
 /** Every role may call the route, but somebody must be signed in. */
 export const ForEveryRole = () => Allow(...ROLES);
+
+/** At a device of the shed too, where people are known by four digits alone. */
+export const ForShed = () => Rule({ isForShed: true });
 
 /** Anybody may call the route, signed in or not. */
 export const Public = () => Rule({ isPublic: true });

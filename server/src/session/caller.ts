@@ -2,12 +2,15 @@ import { createParamDecorator } from '@nestjs/common';
 import type { ExecutionContext } from '@nestjs/common';
 import type { FastifyRequest } from 'fastify';
 import type { Person } from '../models/person.model.js';
+import type { ShedDevice } from '../models/session.model.js';
 
 /** A request of somebody who is signed in. */
 export type CallerRequest = FastifyRequest & {
   caller?: Person;
   /** the session that it is made under */
   sessionId?: string;
+  /** the device of the shed at which its session began; null for a sign-in by password */
+  shedDevice?: ShedDevice | null;
   /** milliseconds since it was typed, where it could not be sent then; null where it comes at once */
   typedAgo?: number | null;
 };

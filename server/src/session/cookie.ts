@@ -1,7 +1,7 @@
 import type { CookieSerializeOptions } from '@fastify/cookie';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 
-export type CookieName = 'session' | 'device';
+export type CookieName = 'session' | 'device' | 'shed';
 
 /** Under TLS the browser itself holds such a cookie to this host and this path (RFC 6265bis, cookie name prefixes). */
 const SECURE_PREFIX = '__Host-';

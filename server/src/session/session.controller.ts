@@ -5,18 +5,13 @@ import type { FastifyReply, FastifyRequest } from 'fastify';
 import { AuditTrail } from '../audit/auditTrail.js';
 import { FirstCrewLead } from '../people/firstCrewLead.js';
 import { Person } from '../models/person.model.js';
-import { toPersonDto } from '../people/toPersonDto.js';
-import { SiteCalendar } from '../site/siteCalendar.js';
 import { ForEveryRole, Public } from './allow.js';
+import { Beginning } from './beginning.js';
 import { Caller } from './caller.js';
-import { clearCookie, readCookie, setCookie } from './cookie.js';
-import { deviceName } from './deviceName.js';
-import { KnownDevices } from './knownDevices.js';
+import type { CallerRequest } from './caller.js';
+import { clearCookie, readCookie } from './cookie.js';
 import { Sessions } from './sessions.js';
 import { SignIn } from './signIn.js';
-
-/** A device keeps for so long who signed in on it. */
-const DEVICE_DAYS = 365;
 
 @ApiTags('session')
 @Controller('api')
@@ -24,8 +19,7 @@ export class SessionController {
   constructor(
     private readonly sessions: Sessions,
     private readonly signing: SignIn,
-    private readonly devices: KnownDevices,
-    private readonly calendar: SiteCalendar,
+    private readonly beginning: Beginning,
     private readonly firstCrewLead: FirstCrewLead,
     private readonly audit: AuditTrail,
   ) {}
@@ -47,7 +41,7 @@ export class SessionController {
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<SessionDto> {
     const person = await this.firstCrewLead.create(body, request.ip);
-    return this.begin(person, false, request, reply);
+    return this.beginning.withPassword(person, false, request, reply);
   }
 
   @ApiOperation({ summary: 'Sign in by name and password' })
@@ -59,15 +53,15 @@ export class SessionController {
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<SessionDto> {
     const person = await this.signing.check(body, request.ip, readCookie(request, 'device'));
-    return this.begin(person, body.isOwnDevice ?? false, request, reply);
+    return this.beginning.withPassword(person, body.isOwnDevice ?? false, request, reply);
   }
 
   @ApiOperation({ summary: 'Who is signed in, and where' })
   @ApiOkResponse({ type: SessionDto })
   @ForEveryRole()
   @Get('session')
-  current(@Caller() caller: Person): Promise<SessionDto> {
-    return this.describe(caller);
+  current(@Caller() caller: Person, @Req() { shedDevice }: CallerRequest): Promise<SessionDto> {
+    return this.beginning.describe(caller, shedDevice ?? null);
   }
 
   @ApiOperation({ summary: 'Choose how figures are shown to you' })
@@ -76,7 +70,7 @@ export class SessionController {
   @Put('session/units')
   async chooseUnits(@Body() body: ChooseUnitsDto, @Caller() caller: Person): Promise<SessionDto> {
     await caller.update({ unitSystem: body.unitSystem });
-    return this.describe(caller);
+    return this.beginning.describe(caller, null);
   }
 
   @ApiOperation({ summary: 'Sign out' })
@@ -95,33 +89,5 @@ export class SessionController {
       await this.audit.note({ act: 'signedOut', person, subject: device, address: request.ip });
     }
     clearCookie(request, reply, 'session');
-  }
-
-  /** Begins a session on this device, which from now on is known as one of the person's. */
-  private async begin(
-    person: Person,
-    isOwnDevice: boolean,
-    request: FastifyRequest,
-    reply: FastifyReply,
-  ): Promise<SessionDto> {
-    const device = deviceName(request.headers['user-agent']);
-    const { token, days } = await this.sessions.begin(person, { device, address: request.ip, isOwnDevice });
-    await this.audit.note({ act: 'signedIn', person, subject: device, address: request.ip });
-    setCookie(request, reply, 'session', token, days);
-    const known = await this.devices.with(readCookie(request, 'device'), person.id);
-    setCookie(request, reply, 'device', known, DEVICE_DAYS);
-    return this.describe(person);
-  }
-
-  private async describe(person: Person): Promise<SessionDto> {
-    const { site, today } = await this.calendar.read();
-    const { name, timeZone, currency, demonstration, dateOrder } = site;
-    const unitSystem = person.unitSystem ?? site.unitSystem;
-    return {
-      person: toPersonDto(person),
-      site: { name, timeZone, currency, demonstration, unitSystem, dateOrder },
-      ownUnits: person.unitSystem,
-      today,
-    };
   }
 }

@@ -1,16 +1,20 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { OWN_DEVICE_DAYS } from '@yugator/contracts';
+import { OWN_DEVICE_DAYS, SHED_IDLE_MINUTES, SHED_MOST_HOURS } from '@yugator/contracts';
 import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
 import { Person } from '../models/person.model.js';
 import { Site, SITE_DEFAULTS } from '../models/site.model.js';
-import { Session } from '../models/session.model.js';
+import { Session, ShedDevice } from '../models/session.model.js';
 
 const MS_PER_DAY = 86_400_000;
 /** A session is noted as in use at most this often, so that reading does not write all the time. */
 const NOTED_EVERY_MS = 10 * 60_000;
+/** One at the shed ends soon, so it is noted more often. */
+const NOTED_AT_SHED_MS = 60_000;
+const SHED_IDLE_DAYS = SHED_IDLE_MINUTES / (24 * 60);
+const SHED_MOST_MS = SHED_MOST_HOURS * 3_600_000;
 /** Sessions of one person; of more, the one that was used longest ago ends. */
 const MOST_SESSIONS = 50;
 
@@ -22,6 +26,8 @@ export interface Device {
   readonly device: string;
   readonly address: string;
   readonly isOwnDevice: boolean;
+  /** the device of the shed, for whoever goes in by a code */
+  readonly shedDeviceId?: string;
 }
 
 /** A token for the cookie, and for how many days it holds without use. */
@@ -35,7 +41,7 @@ function isOfSomebody(session: Session): session is Session & { person: Person }
   return session.person?.active === true;
 }
 
-function hashOf(token: string): string {
+export function hashOf(token: string): string {
   return createHash('sha256').update(token).digest('hex');
 }
 
@@ -48,7 +54,7 @@ export class Sessions {
   async begin(person: Person, device: Device): Promise<Token> {
     const token = randomBytes(32).toString('base64url');
     const now = this.clock.now();
-    const days = await this.idleDays(device.isOwnDevice);
+    const days = await this.idleDays(device);
     await this.forgetEnded();
     await Session.create({
       ...device,
@@ -65,7 +71,10 @@ export class Sessions {
 
   /** The session of `token` with its person; null once it ended, was idle for too long, or the person left. */
   async find(token: string): Promise<(Session & { person: Person }) | null> {
-    const session = await Session.findOne({ where: { tokenHash: hashOf(token) }, include: Person });
+    const session = await Session.findOne({
+      where: { tokenHash: hashOf(token) },
+      include: [Person, ShedDevice],
+    });
     if (!session || !isOfSomebody(session) || session.expiresAt.getTime() <= this.clock.now()) return null;
     return session;
   }
@@ -73,12 +82,15 @@ export class Sessions {
   /** Notes that a session is in use. Returns for how many days its cookie holds from now on; null where it was noted lately. */
   async note(session: Session, address: string): Promise<number | null> {
     const now = this.clock.now();
-    if (now - session.lastSeenAt.getTime() < NOTED_EVERY_MS) return null;
-    const days = await this.idleDays(session.isOwnDevice);
+    const isAtShed = session.shedDeviceId !== null;
+    const every = isAtShed ? NOTED_AT_SHED_MS : NOTED_EVERY_MS;
+    if (now - session.lastSeenAt.getTime() < every) return null;
+    const days = await this.idleDays(session);
+    const latest = isAtShed ? session.createdAt.getTime() + SHED_MOST_MS : Infinity;
     await session.update({
       address,
       lastSeenAt: new Date(now),
-      expiresAt: new Date(now + days * MS_PER_DAY),
+      expiresAt: new Date(Math.min(latest, now + days * MS_PER_DAY)),
     });
     return days;
   }
@@ -141,7 +153,14 @@ export class Sessions {
     if (older.length) await Session.destroy({ where: { id: older.map(({ id }) => id) } });
   }
 
-  private async idleDays(isOwnDevice: boolean): Promise<number> {
+  private async idleDays({
+    isOwnDevice,
+    shedDeviceId,
+  }: {
+    readonly isOwnDevice: boolean;
+    readonly shedDeviceId?: string | null;
+  }): Promise<number> {
+    if (shedDeviceId) return SHED_IDLE_DAYS;
     if (isOwnDevice) return OWN_DEVICE_DAYS;
     const site = await Site.findOne({ attributes: ['sessionIdleDays'] });
     return site?.sessionIdleDays ?? SITE_DEFAULTS.sessionIdleDays;

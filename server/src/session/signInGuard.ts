@@ -19,6 +19,10 @@ const OF_KNOWN_DEVICES: Patience = { free: 8, longestSeconds: 60, mostAnHour: 20
 const OF_ADDRESS: Patience = { free: 20, longestSeconds: 30, mostAnHour: 300 };
 const OF_ALL: Patience = { free: 100, longestSeconds: 5, mostAnHour: 2000 };
 
+/** Four digits are guessed within ten thousand attempts: at ten an hour that takes a month and a half of nobody looking at the list. */
+const OF_CODE: Patience = { free: 3, longestSeconds: 60, mostAnHour: 10 };
+const OF_SHED: Patience = { free: 8, longestSeconds: 60, mostAnHour: 40 };
+
 type Rule = readonly [key: string, patience: Patience];
 
 function rulesFor({ account, address, isKnownDevice }: Attempt): readonly Rule[] {
@@ -39,10 +43,10 @@ export function foldedName(name: string): string {
     .slice(0, 60);
 }
 
-function tooMany(waitMs: number): Problem {
+function tooMany(waitMs: number, wayOut: string): Problem {
   const seconds = Math.ceil(waitMs / 1000);
   const wait = seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`;
-  const detail = `That did not work too often. Wait ${wait} and try again, or use a device on which you signed in before.`;
+  const detail = `That did not work too often. Wait ${wait} and try again, or ${wayOut}.`;
   return new Problem(429, 'Too many attempts', detail, [], { retryAfter: seconds });
 }
 
@@ -57,11 +61,26 @@ export class SignInGuard {
    * Makes an attempt that fails where `check` throws. It counts as failed from its beginning, so that many at once gain nothing;
    * one that succeeds, or could not be made, does not count. Throws a {@link Problem} (429) while it has to wait.
    */
-  async attempt<T>(attempt: Attempt, check: () => Promise<T>): Promise<T> {
+  attempt<T>(attempt: Attempt, check: () => Promise<T>): Promise<T> {
+    return this.under(rulesFor(attempt), 'use a device on which you signed in before', check);
+  }
+
+  /** The same for a code of four digits at a device of the shed. */
+  attemptCode<T>(personId: string, shedDeviceId: string, check: () => Promise<T>): Promise<T> {
+    return this.under(
+      [
+        [`code ${personId}`, OF_CODE],
+        [`shed ${shedDeviceId}`, OF_SHED],
+      ],
+      'sign in with your password',
+      check,
+    );
+  }
+
+  private async under<T>(rules: readonly Rule[], wayOut: string, check: () => Promise<T>): Promise<T> {
     const now = this.clock.now();
-    const rules = rulesFor(attempt);
     const wait = Math.max(...rules.map(([key, patience]) => this.failures.waitFor(key, patience, now)));
-    if (wait > 0) throw tooMany(wait);
+    if (wait > 0) throw tooMany(wait, wayOut);
     for (const [key] of rules) this.failures.add(key, now);
     try {
       const result = await check();

@@ -37,12 +37,7 @@ export class DoneNow {
     private readonly records: RoundRecords,
   ) {}
 
-  keep(
-    machineId: string,
-    fields: DoneNowDto,
-    caller: Person,
-    ago: number | null,
-  ): Promise<RecordKeptDto> {
+  keep(machineId: string, fields: DoneNowDto, caller: Person, ago: number | null): Promise<RecordKeptDto> {
     return this.work.run(async () => {
       await this.meters.lock([machineId]);
       const scheduled = await this.schedule.readOne(machineId);

@@ -62,7 +62,9 @@ export class RoundRecords {
     const machineId = scheduled.machine.id;
     const hours = await this.hours(scheduled, record.shown, at, caller);
     const jobId = uuid();
-    await Job.create(recordRow({ id: jobId, machineId, kind: 'round', doneOn, walk, ...hours }, caller, signedAt));
+    await Job.create(
+      recordRow({ id: jobId, machineId, kind: 'round', doneOn, walk, ...hours }, caller, signedAt),
+    );
     await JobItem.bulkCreate(
       itemIds.map((itemId) => ({ jobId, itemId, outcome: 'done' as const, version: 1 })),
     );

@@ -3,7 +3,7 @@ import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestj
 import { KeepWalkDto, WalkDto, WalkKeptDto } from '@yugator/contracts';
 import { IdOf } from '../gate/idParam.js';
 import { Person } from '../models/person.model.js';
-import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
+import { Allow, ForEveryRole, ForShed, TakesPhotos } from '../session/allow.js';
 import { Ago, Caller } from '../session/caller.js';
 import { Walks } from './walks.js';
 
@@ -23,6 +23,7 @@ export class WalksController {
   @ApiOperation({ summary: 'Keep a walk round: the reading, what was done, and what is not well' })
   @ApiCreatedResponse({ type: WalkKeptDto })
   @Allow('crewLead', 'mechanic', 'operator')
+  @ForShed()
   @TakesPhotos()
   @Post()
   keep(

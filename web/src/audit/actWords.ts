@@ -19,4 +19,9 @@ export const ACT_WORDS: Record<AuditAct, string> = {
   readingVoided: 'Voided a reading',
   fleetExported: 'Exported the fleet',
   fleetImported: 'Imported a fleet',
+  shedDeviceMade: 'Made a device one of the shed',
+  shedDeviceEnded: 'Ended a device of the shed',
+  codeChanged: 'Changed a code for the shed',
+  codeRefused: 'Code refused at the shed',
+  codeSlowed: 'Codes slowed down at the shed',
 };

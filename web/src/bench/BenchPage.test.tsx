@@ -24,7 +24,7 @@ function show(at: string, unitSystem: UnitSystem = 'metric') {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <SessionContext.Provider
-        value={{ person, site: { ...SITE, unitSystem }, ownUnits: null, today: '2027-05-13' }}
+        value={{ person, site: { ...SITE, unitSystem }, ownUnits: null, atShed: null, today: '2027-05-13' }}
       >
         <MemoryRouter initialEntries={[at]}>
           <Routes>

@@ -14,7 +14,7 @@ import { PageHead } from '../page/PageHead.js';
 import { Plate } from '../page/Plate.js';
 import { reasonWords } from '../schedule/dueWords.js';
 import { StateMark } from '../schedule/StateShape.js';
-import { useIsOneOf, useSession } from '../session/useSession.js';
+import { useIsOneOf, useMayRound, useSession } from '../session/useSession.js';
 import { Thirsty } from '../topUp/Consumption.js';
 import { TopUp } from '../topUp/TopUp.js';
 import { momentWords } from '../words/dates.js';
@@ -37,17 +37,18 @@ const STATUS_WORDS: Partial<Record<MachineDetailDto['status'], string>> = {
 function Acts({ machine }: { machine: MachineDetailDto }) {
   const mayWork = useIsOneOf('crewLead', 'mechanic');
   const mayRead = useIsOneOf('crewLead', 'mechanic', 'operator');
+  const mayRound = useMayRound();
   const { id, openJobId, status } = machine;
   if (status === 'retired') return null;
   return (
     <div className={styles.acts}>
-      {mayRead ? (
+      {mayRound ? (
         <>
           <Button component={Link} to={`/fleet/${id}/walk`} variant="contained" color="primary" size="large">
             Walk round
           </Button>
           <EnterHours machineId={id} word="Type hours" />
-          <TopUp machineId={id} />
+          {mayRead ? <TopUp machineId={id} /> : null}
         </>
       ) : null}
       {openJobId || mayWork ? (

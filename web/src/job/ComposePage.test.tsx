@@ -93,7 +93,9 @@ async function show(role: 'mechanic' | 'viewer' = 'mechanic') {
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <NoticeProvider>
-        <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+        <SessionContext.Provider
+          value={{ person, site: SITE, ownUnits: null, atShed: null, today: '2027-05-13' }}
+        >
           <MemoryRouter initialEntries={['/fleet/m/visit']}>
             <Routes>
               <Route path="/fleet/:machineId/visit" element={<ComposePage />} />

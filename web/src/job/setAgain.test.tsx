@@ -33,7 +33,9 @@ function Tyres({ keep }: { readonly keep: (found: Found) => void }) {
     keep(now);
   };
   return (
-    <SessionContext.Provider value={{ person: ANSEL, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+    <SessionContext.Provider
+      value={{ person: ANSEL, site: SITE, ownUnits: null, atShed: null, today: '2027-05-13' }}
+    >
       <StepBody job={{ ...whole, setUp }} step={step} found={found} onFound={onFound} />
     </SessionContext.Provider>
   );
@@ -52,7 +54,9 @@ describe('a battery that is charged for the winter', () => {
     const step = sheetSteps(setUp).find(({ againInDays }) => againInDays !== null);
     if (!step) throw new Error('The sheet charges no battery.');
     render(
-      <SessionContext.Provider value={{ person: ANSEL, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+      <SessionContext.Provider
+        value={{ person: ANSEL, site: SITE, ownUnits: null, atShed: null, today: '2027-05-13' }}
+      >
         <StepBody job={{ ...whole, setUp }} step={step} found={{}} onFound={() => undefined} />
       </SessionContext.Provider>,
     );

@@ -14,7 +14,7 @@ import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { hoursWords } from '../words/figures.js';
-import { useIsOneOf } from '../session/useSession.js';
+import { useMayRound } from '../session/useSession.js';
 import { ATTACHMENT_WORDS } from './classWords.js';
 import { EnterHours } from './EnterHours.js';
 
@@ -102,7 +102,7 @@ function wayWords({ share }: ShownAttachmentDto): string {
 /** Attachments with hours of their own, on which their intervals count. */
 export function Attachments({ machine, mayChange }: { machine: MachineDetailDto; mayChange: boolean }) {
   const drop = useUpdate(machine, 'attachment taken off');
-  const mayRead = useIsOneOf('crewLead', 'mechanic', 'operator');
+  const mayRead = useMayRound();
   return (
     <section aria-label="Attachments" style={{ display: 'grid', gap: 8, justifyItems: 'start' }}>
       <h2>Attachments</h2>

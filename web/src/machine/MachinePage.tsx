@@ -7,7 +7,7 @@ import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
 import { Plate } from '../page/Plate.js';
-import { useIsOneOf, useSession } from '../session/useSession.js';
+import { useIsOneOf, useMayRound, useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
 import { hoursWords, intervalWords } from '../words/figures.js';
 import { seasonWords } from './seasonWords.js';
@@ -89,7 +89,8 @@ export function MachinePage() {
   const { machineId = '', tab = 'schedule' } = useParams();
   const { data: machine, error, refetch } = useQuery(fleetQueries.one(machineId));
   const mayWork = useIsOneOf('crewLead', 'mechanic');
-  const mayRead = useIsOneOf('crewLead', 'mechanic', 'operator');
+  const mayTopUp = useIsOneOf('crewLead', 'mechanic', 'operator');
+  const mayRound = useMayRound();
   if (!machine) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const about = [
     CLASS_WORDS[machine.machineClass],
@@ -109,12 +110,12 @@ export function MachinePage() {
         under={about.filter(Boolean).join(' · ')}
       >
         {mayWork ? <StatusChange machine={machine} /> : null}
-        {mayRead ? (
+        {mayRound ? (
           <>
             <Button component={Link} to={`/fleet/${machine.id}/walk`}>
               Walk round
             </Button>
-            <TopUp machineId={machine.id} />
+            {mayTopUp ? <TopUp machineId={machine.id} /> : null}
             <EnterHours machineId={machine.id} />
           </>
         ) : null}

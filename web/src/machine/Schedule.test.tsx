@@ -39,7 +39,7 @@ function show(role: Role, shown = machine()) {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <NoticeProvider>
-        <SessionContext.Provider value={{ person, site, ownUnits: null, today: '2027-05-13' }}>
+        <SessionContext.Provider value={{ person, site, ownUnits: null, atShed: null, today: '2027-05-13' }}>
           <MemoryRouter>
             <Routes>
               <Route path="/" element={<Schedule machine={shown} />} />

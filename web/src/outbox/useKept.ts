@@ -49,6 +49,7 @@ export function useKept<T, V>(
       });
     },
     onSuccess: (answer) => onDone?.(answer),
-    onSettled: () => makeStale(client, subjects),
+    // What waits has changed nothing yet, and asking anew would only keep the form waiting.
+    onSettled: (answer) => (answer === null ? undefined : makeStale(client, subjects)),
   });
 }

@@ -17,6 +17,7 @@ const SESSION: SessionDto = {
     dateOrder: 'dayFirst',
   },
   ownUnits: null,
+  atShed: null,
   today: '2027-05-13',
 };
 const machine = (tag: string, shown: number): RoundDto['meters'][number] => ({

@@ -14,7 +14,7 @@ import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
-import { useIsOneOf } from '../session/useSession.js';
+import { useMayRound } from '../session/useSession.js';
 import { countWords, parseFigure } from '../words/figures.js';
 import { judgeTyped } from './judge.js';
 import { PasteReadings } from './PasteReadings.js';
@@ -177,7 +177,7 @@ function RoundForm({ round, mayEnter }: { round: RoundDto; mayEnter: boolean }) 
 /** The fleet's hour meters in walking order, checked as they are typed. */
 export function RoundPage() {
   const { data, error, refetch } = useQuery(roundQueries.round());
-  const mayEnter = useIsOneOf('crewLead', 'mechanic', 'operator');
+  const mayEnter = useMayRound();
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   return (
     <>

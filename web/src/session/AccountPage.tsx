@@ -1,6 +1,7 @@
 import { PageHead } from '../page/PageHead.js';
 import { ROLE_WORDS } from '../people/roleWords.js';
 import { ChangePassword } from './ChangePassword.js';
+import { ShedCode } from './ShedCode.js';
 import { OpenSessions } from './OpenSessions.js';
 import { useSession } from './useSession.js';
 
@@ -16,6 +17,7 @@ export function AccountPage() {
       />
       <OpenSessions />
       <ChangePassword />
+      {person.role === 'viewer' ? null : <ShedCode />}
     </>
   );
 }

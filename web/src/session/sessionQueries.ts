@@ -1,5 +1,13 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { CrewSessionDto, OpenSessionDto, SessionDto, WelcomeDto } from '@yugator/contracts';
+import type {
+  CrewSessionDto,
+  OpenSessionDto,
+  SessionDto,
+  ShedCodeDto,
+  ShedDeviceDto,
+  ShedDoorDto,
+  WelcomeDto,
+} from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const sessionQueries = {
@@ -19,6 +27,24 @@ export const sessionQueries = {
     queryOptions({
       queryKey: ['sessions', 'crew'],
       queryFn: ({ signal }) => get<CrewSessionDto[]>('/sessions', signal),
+      meta: { subjects: ['people'] },
+    }),
+  door: () =>
+    queryOptions({
+      queryKey: ['welcome', 'shed'],
+      queryFn: ({ signal }) => get<ShedDoorDto>('/shed', signal),
+      meta: { subjects: [] },
+    }),
+  shedDevices: () =>
+    queryOptions({
+      queryKey: ['sessions', 'shed-devices'],
+      queryFn: ({ signal }) => get<ShedDeviceDto[]>('/shed-devices', signal),
+      meta: { subjects: ['people'] },
+    }),
+  shedCode: () =>
+    queryOptions({
+      queryKey: ['sessions', 'shed-code'],
+      queryFn: ({ signal }) => get<ShedCodeDto>('/session/shed-code', signal),
       meta: { subjects: ['people'] },
     }),
   welcome: () =>

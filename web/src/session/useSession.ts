@@ -10,7 +10,16 @@ export function useSession(): SessionDto {
   return session;
 }
 
-/** Whether the person signed in has one of `roles`. The server decides anew; this only spares dead buttons. */
+/**
+ * Whether the person signed in has one of `roles` and may do what they do: at a device of the shed nobody may. The server decides anew;
+ * this only spares dead buttons.
+ */
 export function useIsOneOf(...roles: readonly Role[]): boolean {
-  return roles.includes(useSession().person.role);
+  const { person, atShed } = useSession();
+  return atShed === null && roles.includes(person.role);
+}
+
+/** Whether the person signed in reads meters and walks round machines: at a device of the shed too. */
+export function useMayRound(): boolean {
+  return useSession().person.role !== 'viewer';
 }

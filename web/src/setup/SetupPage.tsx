@@ -15,6 +15,7 @@ import { SiteRules } from '../site/SiteRules.js';
 import { Unsettled } from '../component/Unsettled.js';
 import { Crew } from '../people/Crew.js';
 import { CrewSessions } from './CrewSessions.js';
+import { ShedDevices } from './ShedDevices.js';
 import { MachineCodes } from './MachineCodes.js';
 
 function Book({ book }: { book: BookDto }) {
@@ -41,6 +42,7 @@ export function SetupPage() {
       <PageHead name="Setup" title="Setup" />
       <Crew />
       {isLead ? <CrewSessions /> : null}
+      {isLead ? <ShedDevices /> : null}
       <section aria-label="Service books" style={{ marginTop: 32 }}>
         <h2>Service books</h2>
         <p className="soft" style={{ marginBottom: 8 }}>

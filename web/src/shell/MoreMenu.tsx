@@ -41,7 +41,7 @@ interface Props {
 
 /** Who is signed in, the choice of light or dark, and the way out; on a phone the other screens too. */
 export function MoreMenu({ isPhone }: Props) {
-  const { person, site, ownUnits } = useSession();
+  const { person, site, ownUnits, atShed } = useSession();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { mode, setMode } = useColorScheme();
   const [isAsking, setAsking] = useState(false);
@@ -116,7 +116,7 @@ export function MoreMenu({ isPhone }: Props) {
           </MenuItem>
         ))}
         <Divider />
-        <MenuItem onClick={() => go('/account')}>Your sign-in</MenuItem>
+        {atShed === null ? <MenuItem onClick={() => go('/account')}>Your sign-in</MenuItem> : null}
         <MenuItem onClick={leave}>Sign out</MenuItem>
       </Menu>
       <LeaveQuestion

@@ -10,6 +10,7 @@ import { Loading } from '../page/Loading.js';
 import { sessionQueries } from '../session/sessionQueries.js';
 import { useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
+import { AtShed } from './AtShed.js';
 import { MoreMenu } from './MoreMenu.js';
 import { NAVIGATION } from './navigation.js';
 import styles from './shell.module.css';
@@ -77,6 +78,7 @@ export function Shell() {
             ; readings, walk-rounds, top-ups, defects and ticks are kept here and sent later.
           </p>
         )}
+        <AtShed />
         <OutboxBar />
         <Suspense fallback={<Loading />}>
           <Outlet />

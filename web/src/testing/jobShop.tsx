@@ -73,7 +73,9 @@ export class JobShop {
     const view = render(
       <QueryClientProvider client={this.client}>
         <NoticeProvider>
-          <SessionContext.Provider value={{ person, site: SITE, ownUnits: null, today: '2027-05-13' }}>
+          <SessionContext.Provider
+            value={{ person, site: SITE, ownUnits: null, atShed: null, today: '2027-05-13' }}
+          >
             <RouterProvider router={router} />
           </SessionContext.Provider>
         </NoticeProvider>

@@ -68,14 +68,20 @@ export function wire(
 }
 
 /** Shows a part of the product to somebody with a role, at the usual site or one that differs from it, at some address. */
-export function showTo(role: Role, content: ReactNode, site: Partial<SiteDto> = {}, at = '/') {
+export function showTo(
+  role: Role,
+  content: ReactNode,
+  site: Partial<SiteDto> = {},
+  at = '/',
+  atShed: string | null = null,
+) {
   const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
   return render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <NoticeProvider>
         <MemoryRouter initialEntries={[at]}>
           <SessionContext.Provider
-            value={{ person, site: { ...SITE, ...site }, ownUnits: null, today: '2027-05-13' }}
+            value={{ person, site: { ...SITE, ...site }, ownUnits: null, today: '2027-05-13', atShed }}
           >
             {content}
           </SessionContext.Provider>

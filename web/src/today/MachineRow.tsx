@@ -7,7 +7,7 @@ import { baselineWords, reasonWords, standingWords } from '../schedule/dueWords.
 import { HoursTape } from '../schedule/HoursTape.js';
 import { tapeMarks } from '../schedule/hoursTape.js';
 import { StateMark } from '../schedule/StateShape.js';
-import { useIsOneOf } from '../session/useSession.js';
+import { useIsOneOf, useMayRound } from '../session/useSession.js';
 import { countWords, hoursWords } from '../words/figures.js';
 import styles from './today.module.css';
 
@@ -67,7 +67,7 @@ interface Props {
 }
 
 export function MachineRow({ machine, today, isNext, isStale, isOwn = false }: Props) {
-  const mayRead = useIsOneOf('crewLead', 'mechanic', 'operator');
+  const mayRead = useMayRound();
   const { word, to } = act(machine, useIsOneOf('crewLead', 'mechanic'), isStale && mayRead, isOwn);
   const [isOpen, setOpen] = useState(false);
   return (

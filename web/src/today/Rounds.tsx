@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import type { WaitingRoundDto } from '@yugator/contracts';
 import { Link } from 'react-router';
 import { Plate } from '../page/Plate.js';
-import { useIsOneOf } from '../session/useSession.js';
+import { useMayRound } from '../session/useSession.js';
 import { DoneNow } from '../walk/DoneNow.js';
 import { countWords } from '../words/figures.js';
 import styles from './today.module.css';
@@ -56,7 +56,7 @@ interface Props {
 
 /** Everyday work that waits: a line for each machine, whatever waits for a visit besides. */
 export function Rounds({ rounds, more, title = 'Walk-rounds that wait' }: Props) {
-  const mayWalk = useIsOneOf('crewLead', 'mechanic', 'operator');
+  const mayWalk = useMayRound();
   if (rounds.length === 0) return null;
   return (
     <section aria-label={title}>

@@ -71,7 +71,9 @@ function show(role: Role = 'crewLead') {
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <MemoryRouter>
         <NoticeProvider>
-          <SessionContext.Provider value={{ person, site, ownUnits: null, today: '2027-05-13' }}>
+          <SessionContext.Provider
+            value={{ person, site, ownUnits: null, atShed: null, today: '2027-05-13' }}
+          >
             <TodayPage />
           </SessionContext.Provider>
         </NoticeProvider>

@@ -20,7 +20,7 @@ import { PageHead } from '../page/PageHead.js';
 import { Plate } from '../page/Plate.js';
 import { lastReadWords } from '../round/lastReadWords.js';
 import { limitWords } from '../schedule/dueWords.js';
-import { useIsOneOf, useSession } from '../session/useSession.js';
+import { useMayRound, useSession } from '../session/useSession.js';
 import page from '../page/page.module.css';
 import styles from './walk.module.css';
 import { walkQueries } from './walkQueries.js';
@@ -149,7 +149,7 @@ function WalkForm({ walk }: { walk: WalkDto }) {
 export function WalkPage() {
   const { machineId = '' } = useParams();
   const { data: walk, error, refetch } = useQuery(walkQueries.of(machineId));
-  const mayWalk = useIsOneOf('crewLead', 'mechanic', 'operator');
+  const mayWalk = useMayRound();
   if (!walk) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const { tag, name } = walk.machine;
   return (
