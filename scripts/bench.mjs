@@ -1,5 +1,4 @@
 // Measures what Yugator promises: how long a start takes, how quick the schedule is, and what the first load weighs.
-import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -13,7 +12,9 @@ import { benchSheet } from './benchSheet.mjs';
 import { withFleet } from './benchFleet.mjs';
 import { benchStandstill, throughput } from './benchGate.mjs';
 import { benchLoads } from './benchLoads.mjs';
+import { benchField } from './benchField.mjs';
 import { benchToday } from './benchToday.mjs';
+import { startYugator, stopYugator } from './startYugator.mjs';
 
 // `npm run bench -- --against FOLDER` compares with another checkout, built.
 const { against } = parseArgs({ options: { against: { type: 'string' } } }).values;
@@ -21,19 +22,12 @@ const root = fileURLToPath(new URL('..', import.meta.url));
 const PORT = '8499';
 
 /** Milliseconds from the command to the printed address; the program is stopped again. */
-function start(data) {
-  return new Promise((resolve, reject) => {
-    const began = performance.now();
-    let took = 0;
-    const child = spawn('./start', ['--data', data, '--port', PORT], { cwd: root });
-    child.stdout.on('data', (chunk) => {
-      if (took || !String(chunk).includes('Ctrl-C stops it.')) return;
-      took = performance.now() - began;
-      child.kill('SIGTERM');
-    });
-    child.stderr.pipe(process.stderr);
-    child.once('exit', () => (took ? resolve(took) : reject(new Error('./start did not come up.'))));
-  });
+async function start(data) {
+  const began = performance.now();
+  const { child } = await startYugator(root, ['--data', data, '--port', PORT]);
+  const took = performance.now() - began;
+  await stopYugator(child);
+  return took;
 }
 
 const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
@@ -60,6 +54,7 @@ if (against) {
 }
 if (!inUse.isQuick) process.exitCode = 1;
 if (!benchLoads(root)) process.exitCode = 1;
+if (!(await benchField(root))) process.exitCode = 1;
 const data = mkdtempSync(join(tmpdir(), 'yugator-bench-'));
 console.log(`  first start on no data, with the demonstration  ${seconds(await start(data))}`);
 const warm = [await start(data), await start(data), await start(data)].sort((a, b) => a - b);

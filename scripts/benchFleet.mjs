@@ -1,5 +1,4 @@
 // A running Yugator with a fleet of 1,000 machines × 30 items and two years of weekly readings, for the measurements of the server.
-import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { connect } from 'node:net';
@@ -7,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { addDays, civilDate } from '@yugator/core';
+import { startYugator, stopYugator } from './startYugator.mjs';
 
 export const MACHINES = 1000;
 export const ITEMS = 30;
@@ -30,25 +30,12 @@ function loopOf(data) {
 }
 
 /** Starts the program of a checkout on no data; older ones print no set-up code. */
-function start(root, data, port) {
-  return new Promise((resolve, reject) => {
-    const child = spawn('./start', ['--data', data, '--port', port, '--empty'], {
-      cwd: root,
-      env: {
-        ...process.env,
-        NODE_OPTIONS: `--import ${fileURLToPath(new URL('loopDelay.mjs', import.meta.url))}`,
-        YUGATOR_LOOP_SOCKET: loopSocket(data),
-      },
-    });
-    let output = '';
-    child.stdout.on('data', (chunk) => {
-      output += chunk;
-      if (!output.includes('Ctrl-C stops it.')) return;
-      resolve({ child, code: /Set-up code: (\S+)/.exec(output)?.[1] });
-    });
-    child.stderr.pipe(process.stderr);
-    child.once('exit', () => reject(new Error('./start did not come up.')));
+async function start(root, data, port) {
+  const { child, output } = await startYugator(root, ['--data', data, '--port', port, '--empty'], {
+    NODE_OPTIONS: `--import ${fileURLToPath(new URL('loopDelay.mjs', import.meta.url))}`,
+    YUGATOR_LOOP_SOCKET: loopSocket(data),
   });
+  return { child, code: /Set-up code: (\S+)/.exec(output)?.[1] };
 }
 
 const INTERVALS = [10, 25, 50, 100, 200, 400];
@@ -205,8 +192,7 @@ export async function withFleet(root, port, work) {
     return await work(client, today, loop);
   } finally {
     loop.stop();
-    child.kill('SIGTERM');
-    await new Promise((resolve) => child.once('exit', resolve));
+    await stopYugator(child);
     rmSync(data, { recursive: true, force: true });
   }
 }

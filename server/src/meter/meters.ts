@@ -30,6 +30,9 @@ import { toRoundMeter } from './toRoundMeter.js';
 /** A phone's clock may be this far ahead of the server's. */
 const CLOCK_TOLERANCE_MS = 5 * 60_000;
 
+/** Sheds in the order of their names. */
+const BY_NAME = new Intl.Collator('en');
+
 const ENGINE: MeterName = 'engine';
 
 /** The hour meters of the fleet. */
@@ -47,7 +50,7 @@ export class Meters {
   async round(): Promise<RoundDto> {
     const { site, today } = await this.calendar.read();
     const machines = (await this.fleet.read()).sort(
-      (a, b) => a.machine.shed.localeCompare(b.machine.shed) || a.machine.walkOrder - b.machine.walkOrder,
+      (a, b) => BY_NAME.compare(a.machine.shed, b.machine.shed) || a.machine.walkOrder - b.machine.walkOrder,
     );
     return {
       meters: (
