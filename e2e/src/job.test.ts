@@ -104,7 +104,7 @@ describe('a mechanic with a phone', () => {
 
     await shed.yugator.kill();
     await tick(page);
-    await sees(page, 'cannot be reached');
+    await sees(page, '1 waiting to be sent');
     await shed.yugator.start();
     await page.reload();
     await sees(page, 'Step by step');

@@ -69,6 +69,21 @@ describe('the outbox', () => {
     expect(outbox.of('ansel').map(({ key }) => key)).toEqual(['first', 'second']);
   });
 
+  it('leaves nothing lying that comes in at the very end of sending', async () => {
+    const { taken, send } = server();
+    const outbox = new Outbox(memory(), send);
+    await outbox.add(typed('a'));
+    let isAdded = false;
+    outbox.subscribe(() => {
+      if (isAdded || outbox.snapshot().length > 0) return;
+      isAdded = true;
+      void outbox.add(typed('b')).then(() => outbox.sendAll('ansel', nothing));
+    });
+    await outbox.sendAll('ansel', nothing);
+    await new Promise((later) => setTimeout(later, 20));
+    expect(taken).toEqual(['a', 'b']);
+  });
+
   it('stops where nobody answers: what comes after does not overtake', async () => {
     const { taken, send } = server({ b: new Unreachable() });
     const outbox = new Outbox(memory(), send);

@@ -26,6 +26,8 @@ export class Outbox {
   private readonly others =
     typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('yugator-outbox');
   private sending: Promise<void> | null = null;
+  /** somebody asked to send while it was sending: what came in at its very end is not left lying */
+  private wantsMore = false;
 
   constructor(
     private readonly store: OutboxStore,
@@ -81,10 +83,23 @@ export class Outbox {
 
   /** Sends what waits of a person, one by one, until the server is not there; what it refuses stays with its reason. */
   sendAll(personId: string, onSent: OnSent): Promise<void> {
-    this.sending ??= inTurn(() => this.work(personId, onSent)).finally(() => {
-      this.sending = null;
-    });
+    if (this.sending) {
+      this.wantsMore = true;
+      return this.sending;
+    }
+    this.sending = this.sendOn(personId, onSent);
     return this.sending;
+  }
+
+  private async sendOn(personId: string, onSent: OnSent): Promise<void> {
+    try {
+      do {
+        this.wantsMore = false;
+        await inTurn(() => this.work(personId, onSent));
+      } while (this.wantsMore);
+    } finally {
+      this.sending = null;
+    }
   }
 
   private async work(personId: string, onSent: OnSent): Promise<void> {
@@ -98,7 +113,10 @@ export class Outbox {
         await this.drop(entry.key);
       } catch (error) {
         const fate = fateOf(error);
-        if (fate.kind === 'later') return;
+        if (fate.kind === 'later') {
+          this.wantsMore = false;
+          return;
+        }
         await this.put({ ...entry, refused: fate.refusal });
       }
     }
