@@ -14,7 +14,7 @@ if (existsSync(MEMORY)) {
   const { bavail, bsize } = statfsSync(MEMORY);
   if (bavail * bsize >= LEAST_MEMORY) process.env.TEST_SCRATCH ??= MEMORY;
 }
-const PART_TIMEOUT_MS = 20 * 60_000;
+const PART_TIMEOUT_MS = 40 * 60_000;
 
 /** Runs a command to its end and tells whether it succeeded; what it says is shown at once, or held back and given back. */
 function run(command, args, { isHeld = false, env = process.env } = {}) {

@@ -51,6 +51,7 @@ export type { ParsedTrigger, TriggerFault, UnresolvedCode } from './schedule/tri
 export { otherItemOf, withOtherItem } from './schedule/triggers/everyNth.js';
 export * from './schedule/window.js';
 export * from './shelf/ledger.js';
+export * from './shelf/kit.js';
 export * from './cost/jobCost.js';
 export * from './job/foundDefects.js';
 export * from './job/outcome.js';

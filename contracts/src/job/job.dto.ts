@@ -107,6 +107,17 @@ export class PauseJobDto {
   version!: number;
 }
 
+/** Something of the kits that a job opened, which it did not use. */
+export class LeftOverDto {
+  @IsId({ message: 'Choose what is left of the kit.' })
+  articleId!: string;
+
+  @Min(0.001, { message: 'Type how much is left, more than 0, or take the line out.' })
+  @Max(10_000, { message: 'Keep what is left within 10,000.' })
+  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type how much is left, as a number.' })
+  quantity!: number;
+}
+
 /** An article and how much of it a job takes. */
 export class DrawDto {
   @IsId({ message: 'Choose an article from the shelf.' })
@@ -116,6 +127,12 @@ export class DrawDto {
   @Max(10_000, { message: 'Keep what was used within 10,000.' })
   @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type how much was used, as a number.' })
   quantity!: number;
+
+  /** of kits: what goes back on the shelf as loose parts */
+  @IsOptional()
+  @Parts(() => LeftOverDto, 50, 'Of a kit 50 articles are left at most.')
+  @Unique((left: LeftOverDto) => left.articleId, 'Each article counts once; add up its lines.')
+  left?: LeftOverDto[];
 }
 
 export class SignOffDto {

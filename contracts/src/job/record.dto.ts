@@ -27,6 +27,8 @@ export class RecordDto {
   /** what was measured and seen, each step once */
   findings!: Finding[];
   draws!: RecordDrawDto[];
+  /** what was left of opened kits and went back on the shelf; its worth is taken off the parts */
+  left!: RecordDrawDto[];
   /** parts and fluids, in minor units of the site's currency */
   partsCostMinor!: number;
   /** the minutes at the rate of that day; null where the crew had none */

@@ -1,12 +1,15 @@
 import type { StockState } from '@yugator/core';
 import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
-import { IsText } from '../rules/index.js';
+import { IsId, IsText, Parts, Unique } from '../rules/index.js';
 
 export const ARTICLE_KINDS = ['kit', 'part', 'fluid'] as const;
 export type ArticleKind = (typeof ARTICLE_KINDS)[number];
 
 export const ARTICLE_UNITS = ['piece', 'litre'] as const;
 export type ArticleUnit = (typeof ARTICLE_UNITS)[number];
+
+/** Stock came in, was counted, was drawn by a job, or was left of a kit that a job opened. */
+export type MovementKind = 'received' | 'counted' | 'drawn' | 'left';
 
 export const STOCK_ACTS = ['received', 'counted'] as const;
 
@@ -21,8 +24,22 @@ export class ArticleDto {
   priceMinor!: number;
   onHand!: number;
   state!: StockState;
+  /** of a kit: what it holds */
+  contents!: KitPartDto[];
+  version!: number;
   /** latest first */
   movements!: MovementDto[];
+}
+
+/** What a kit holds of an article. */
+export class KitPartDto {
+  articleId!: string;
+  name!: string;
+  unit!: ArticleUnit;
+  /** in one kit */
+  quantity!: number;
+  /** of one by itself, in minor units */
+  priceMinor!: number;
 }
 
 /** A change of stock. */
@@ -30,7 +47,7 @@ export class MovementDto {
   /** instant, ISO 8601 UTC */
   at!: string;
   quantity!: number;
-  kind!: 'received' | 'counted' | 'drawn';
+  kind!: MovementKind;
   by!: string | null;
   /** the machine it was drawn for */
   machineTag!: string | null;
@@ -38,15 +55,10 @@ export class MovementDto {
   voided!: boolean;
 }
 
-export class CreateArticleDto {
+/** What may be said of an article at any time. */
+class ArticleFieldsDto {
   @IsText({ least: 2, most: 80, message: 'Name the article with 2 to 80 letters.' })
   name!: string;
-
-  @IsIn(ARTICLE_KINDS, { message: 'Choose kit, part or fluid.' })
-  kind!: ArticleKind;
-
-  @IsIn(ARTICLE_UNITS, { message: 'Choose whether it is counted in pieces or litres.' })
-  unit!: ArticleUnit;
 
   @Min(0, { message: 'The least on hand cannot be below 0.' })
   @Max(100_000, { message: 'Keep the least on hand within 100,000.' })
@@ -57,6 +69,36 @@ export class CreateArticleDto {
   @Max(100_000_000, { message: 'Keep the price within 1,000,000.' })
   @IsInt({ message: 'Give the price in whole cents.' })
   priceMinor!: number;
+}
+
+export class CreateArticleDto extends ArticleFieldsDto {
+  @IsIn(ARTICLE_KINDS, { message: 'Choose kit, part or fluid.' })
+  kind!: ArticleKind;
+
+  @IsIn(ARTICLE_UNITS, { message: 'Choose whether it is counted in pieces or litres.' })
+  unit!: ArticleUnit;
+}
+
+/** A part of a kit as it is typed. */
+export class KitPartFieldsDto {
+  @IsId({ message: 'Choose what the kit holds.' })
+  articleId!: string;
+
+  @Min(0.001, { message: 'Type how much of it is in one kit, more than 0, or take the line out.' })
+  @Max(1_000, { message: 'Keep what a kit holds within 1,000.' })
+  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type how much of it is in one kit, as a number.' })
+  quantity!: number;
+}
+
+/** Changes an article. What it is and how it is counted stays: what is on hand is counted that way. */
+export class UpdateArticleDto extends ArticleFieldsDto {
+  /** of a kit alone */
+  @Parts(() => KitPartFieldsDto, 50, 'A kit holds 50 articles at most.')
+  @Unique((part: KitPartFieldsDto) => part.articleId, 'Each article counts once; add up its lines.')
+  contents!: KitPartFieldsDto[];
+
+  @IsInt({ message: 'The version that the change is based on is missing.' })
+  version!: number;
 }
 
 /** Stock that came in, or what was counted on the shelf. */

@@ -23,6 +23,7 @@ import { everyDay } from './migrations/0021-every-day.js';
 import { lateSteps } from './migrations/0022-late-steps.js';
 import { shedDevices } from './migrations/0023-shed-devices.js';
 import { ownReadings } from './migrations/0024-own-readings.js';
+import { kits } from './migrations/0025-kits.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -30,7 +31,7 @@ const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
   ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder, restVoltage],
   ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces, everyDay],
-  ...[lateSteps, shedDevices, ownReadings],
+  ...[lateSteps, shedDevices, ownReadings, kits],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

@@ -21,7 +21,7 @@ import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
 import { PhotoCount } from '../models/photoCount.model.js';
 import { Secret } from '../models/secret.model.js';
 import { Session, ShedDevice } from '../models/session.model.js';
-import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
+import { Article, ItemArticleRow, KitPartRow, Movement } from '../models/shelf.model.js';
 import { Site } from '../models/site.model.js';
 import { IdempotentRequest } from '../models/idempotentRequest.model.js';
 
@@ -43,6 +43,7 @@ export const MODELS = [
   JobItem,
   JobPhoto,
   JobStep,
+  KitPartRow,
   Machine,
   MachineBook,
   AccessPhoto,

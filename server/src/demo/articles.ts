@@ -10,6 +10,8 @@ export interface DemoArticle {
   /** how much comes in at once */
   readonly lot: number;
   readonly priceMinor: number;
+  /** of a kit: what it holds, by name */
+  readonly holds?: readonly (readonly [name: string, quantity: number])[];
   /** what takes it: book, item, how much */
   readonly needs: readonly (readonly [book: string, item: string, quantity: number])[];
 }
@@ -24,10 +26,25 @@ export const ARTICLES: readonly DemoArticle[] = [
     leastOnHand: 3,
     lot: 6,
     priceMinor: 2890,
+    holds: [
+      ['10W-30 engine oil', 1.9],
+      ['Oil filter, V-twin', 1],
+      ['Spark plug, 5/8 in', 2],
+      ['Fuel filter, in-line', 1],
+    ],
     needs: [
       [QUILLON, OIL, 1],
       [VERRICK, OIL, 1],
     ],
+  },
+  {
+    name: 'Oil filter, V-twin',
+    kind: 'part',
+    unit: 'piece',
+    leastOnHand: 1,
+    lot: 2,
+    priceMinor: 790,
+    needs: [],
   },
   {
     name: 'Air filter, V-twin',

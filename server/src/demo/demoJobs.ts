@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid';
 import type { Book } from '../models/book.model.js';
 import { Job, JobItem } from '../models/job.model.js';
 import { keepNamesOf } from '../models/keepNames.js';
-import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
+import { Article, ItemArticleRow, KitPartRow, Movement } from '../models/shelf.model.js';
 import { ARTICLES } from './articles.js';
 import type { DemoArticle } from './articles.js';
 import { LABOUR_RATE_MINOR } from './larkmere.js';
@@ -63,6 +63,12 @@ export class DemoJobs {
         leastOnHand,
         priceMinor,
       })),
+    );
+    const idOf = (name: string) => this.articles.find((article) => article.name === name)?.id ?? '';
+    await KitPartRow.bulkCreate(
+      this.articles.flatMap(({ id: kitId, holds = [] }) =>
+        holds.map(([name, quantity]) => ({ kitId, articleId: idOf(name), quantity })),
+      ),
     );
     await ItemArticleRow.bulkCreate(this.needs.map((need) => ({ ...need })));
     await Job.bulkCreate(this.jobs.map((job) => this.jobRow(job)));

@@ -55,6 +55,11 @@ export function toRecordDto(job: Job): RecordDto | null {
     priceMinor,
   }));
   const cost = jobCost(drawn, minutes, job.labourRateMinor);
+  // What was left of a kit was drawn less than nothing.
+  const told = drawn.map(({ priceMinor, ...draw }) => ({
+    ...draw,
+    costMinor: lineCost({ ...draw, priceMinor }),
+  }));
   return {
     jobId: job.id,
     kind: job.kind,
@@ -67,10 +72,10 @@ export function toRecordDto(job: Job): RecordDto | null {
     items: doneOf(items),
     others: othersOf(items),
     findings: onceEach(items.flatMap(findingsOf)),
-    draws: drawn.map(({ priceMinor, ...draw }) => ({
-      ...draw,
-      costMinor: lineCost({ ...draw, priceMinor }),
-    })),
+    draws: told.filter(({ quantity }) => quantity > 0),
+    left: told
+      .filter(({ quantity }) => quantity < 0)
+      .map(({ quantity, costMinor, ...draw }) => ({ ...draw, quantity: -quantity, costMinor: -costMinor })),
     partsCostMinor: cost.parts,
     labourCostMinor: cost.labour,
     costMinor: cost.total,

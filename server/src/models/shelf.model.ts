@@ -1,5 +1,5 @@
-import type { ArticleKind, ArticleUnit } from '@yugator/contracts';
-import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
+import type { ArticleKind, ArticleUnit, MovementKind } from '@yugator/contracts';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, Column, DataType, ForeignKey, Model, Table } from 'sequelize-typescript';
 import {
   Id,
@@ -22,6 +22,17 @@ export class Article extends Model<InferAttributes<Article>, InferCreationAttrib
   @Text declare unit: ArticleUnit;
   @Quantity declare leastOnHand: number;
   @Whole declare priceMinor: number;
+  @Column({ type: DataType.INTEGER, allowNull: false, defaultValue: 1 })
+  declare version: CreationOptional<number>;
+}
+
+/** What a kit holds of an article. */
+@Table({ tableName: 'kit_parts' })
+export class KitPartRow extends Model<InferAttributes<KitPartRow>, InferCreationAttributes<KitPartRow>> {
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare kitId: string;
+  @ForeignKey(() => Article) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare articleId: string;
+  @Quantity declare quantity: number;
+  @BelongsTo(() => Article) declare article?: NonAttribute<Article>;
 }
 
 /** What doing an item takes. */
@@ -41,7 +52,7 @@ export class ItemArticleRow extends Model<
 export class Movement extends Model<InferAttributes<Movement>, InferCreationAttributes<Movement>> {
   @Id declare id: string;
   @ForeignKey(() => Article) @Ref declare articleId: string;
-  @Text declare kind: 'received' | 'counted' | 'drawn';
+  @Text declare kind: MovementKind;
   @Quantity declare quantity: number;
   @Whole declare priceMinor: number;
   @Moment declare movedAt: Date;

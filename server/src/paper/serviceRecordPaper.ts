@@ -10,6 +10,9 @@ function rowOf(record: RecordDto, units: UnitSystem): TableCell[] {
   const used = record.draws.map(
     ({ name, quantity, unit }) => `${stockWords(quantity, unit, units)} × ${name}`,
   );
+  const left = record.left.map(
+    ({ name, quantity, unit }) => `${stockWords(quantity, unit, units)} × ${name}`,
+  );
   const walk = record.kind === 'round' ? ['Walk round'] : [];
   const what = [...walk, ...record.items, ...others].join('; ');
   const found = record.findings.map(
@@ -25,7 +28,7 @@ function rowOf(record: RecordDto, units: UnitSystem): TableCell[] {
         ...(found.length ? [{ text: `Found: ${found.join('; ')}`, fontSize: 8 }] : []),
       ],
     },
-    used.join(', ') || '–',
+    `${used.join(', ') || '–'}${left.length ? `; left over: ${left.join(', ')}` : ''}`,
     record.signedBy ? `${record.doneBy}, signed by ${record.signedBy}` : record.doneBy,
   ];
 }

@@ -1,6 +1,6 @@
-import { Body, Controller, Get, Param, Post } from '@nestjs/common';
+import { Body, Controller, Get, Param, Post, Put } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { ArticleDto, CreateArticleDto, StockActDto } from '@yugator/contracts';
+import { ArticleDto, CreateArticleDto, StockActDto, UpdateArticleDto } from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
@@ -26,6 +26,14 @@ export class ShelfController {
   @Post()
   create(@Body() body: CreateArticleDto): Promise<ArticleDto> {
     return this.shelf.create(body);
+  }
+
+  @ApiOperation({ summary: 'Change an article, and what a kit holds' })
+  @ApiOkResponse({ type: ArticleDto })
+  @Allow('crewLead', 'mechanic')
+  @Put(':id')
+  update(@Param('id', IdOf('article')) id: string, @Body() body: UpdateArticleDto): Promise<ArticleDto> {
+    return this.shelf.update(id, body);
   }
 
   @ApiOperation({ summary: 'Book stock that came in, or a count' })

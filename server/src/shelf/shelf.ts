@@ -1,6 +1,14 @@
 import { Injectable } from '@nestjs/common';
-import type { ArticleDto, CreateArticleDto, DrawDto, ShortArticleDto, StockActDto } from '@yugator/contracts';
+import type {
+  ArticleDto,
+  CreateArticleDto,
+  DrawDto,
+  ShortArticleDto,
+  StockActDto,
+  UpdateArticleDto,
+} from '@yugator/contracts';
 import { countCorrection, onHand, stockState } from '@yugator/core';
+import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -8,8 +16,9 @@ import { Job } from '../models/job.model.js';
 import { Machine } from '../models/machine.model.js';
 import { namesById } from '../people/namesById.js';
 import { Person } from '../models/person.model.js';
-import { fault, fieldProblem, notFound } from '../problem/problem.js';
-import { Article, Movement } from '../models/shelf.model.js';
+import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
+import { Article, KitPartRow, Movement } from '../models/shelf.model.js';
+import { contentFaults, leftFaults, leftPrice, partsByKit } from './kitParts.js';
 
 /** Movements of an article that go over the wire. */
 const MOVEMENTS_SHOWN = 10;
@@ -24,7 +33,7 @@ export class Shelf {
 
   /** All articles by name, each with what is on hand and its latest movements. */
   async list(): Promise<ArticleDto[]> {
-    const [articles, movements, names, tags] = await Promise.all([
+    const [articles, movements, names, tags, parts] = await Promise.all([
       Article.findAll({ order: ['name'] }),
       Movement.findAll({
         order: [
@@ -35,6 +44,7 @@ export class Shelf {
       }),
       namesById(),
       this.tagsByJob(),
+      partsByKit(),
     ]);
     return articles.map((article) => {
       const own = movements.filter((movement) => movement.articleId === article.id);
@@ -48,6 +58,8 @@ export class Shelf {
         priceMinor: article.priceMinor,
         onHand: quantity,
         state: stockState(quantity, article.leastOnHand),
+        contents: parts.get(article.id) ?? [],
+        version: article.version,
         movements: own.slice(0, MOVEMENTS_SHOWN).map((movement) => ({
           at: movement.movedAt.toISOString(),
           quantity: movement.quantity,
@@ -110,6 +122,24 @@ export class Shelf {
     });
   }
 
+  /** Changes what is said of an article; what it is, and how it is counted, stays. */
+  async update(id: string, { contents, version, ...fields }: UpdateArticleDto): Promise<ArticleDto> {
+    return this.work.run(async () => {
+      const article = await Article.findByPk(id, { lock: true });
+      if (!article) throw notFound('article');
+      if (article.version !== version) throw stale('article', await this.get(id));
+      const namesake = await Article.findOne({ where: { name: fields.name, id: { [Op.ne]: id } } });
+      const faults = await contentFaults(article, contents);
+      if (namesake) faults.push(fault('/name', 'taken', 'There is already an article of this name.'));
+      if (faults.length) throw fieldProblem(...faults);
+      await article.update({ ...fields, version: version + 1 });
+      await KitPartRow.destroy({ where: { kitId: id } });
+      await KitPartRow.bulkCreate(contents.map((part) => ({ ...part, kitId: id })));
+      this.work.changed('shelf');
+      return this.get(id);
+    });
+  }
+
   /** Books stock that came in, or brings the book to what was counted. */
   async act(id: string, { kind, quantity, note }: StockActDto, caller: Person): Promise<ArticleDto> {
     return this.work.run(async () => {
@@ -132,10 +162,18 @@ export class Shelf {
     });
   }
 
-  /** Draws what a job used, inside the running unit of work. */
+  /** Draws what a job used, inside the running unit of work. What it left of kits goes on the shelf as loose parts. */
   async draw(draws: readonly DrawDto[], jobId: string, caller: Person): Promise<void> {
-    const ids = draws.map((draw) => draw.articleId);
+    const ids = draws.flatMap(({ articleId, left = [] }) => [
+      articleId,
+      ...left.map((each) => each.articleId),
+    ]);
     const articles = await Article.findAll({ where: { id: ids }, order: ['id'], lock: true });
+    const parts = await partsByKit(draws.map(({ articleId }) => articleId));
+    const faults = draws.flatMap((draw, at) =>
+      leftFaults(draw, parts.get(draw.articleId) ?? [], `/draws/${at}`),
+    );
+    if (faults.length) throw fieldProblem(...faults);
     for (const [index, draw] of draws.entries()) {
       const article = articles.find((candidate) => candidate.id === draw.articleId);
       if (!article) {
@@ -148,6 +186,12 @@ export class Shelf {
         );
       }
       await this.move(article, 'drawn', -draw.quantity, caller, { jobId });
+      for (const { articleId, quantity } of draw.left ?? []) {
+        const part = articles.find(({ id }) => id === articleId);
+        if (!part) throw notFound('part of the kit');
+        const priceMinor = leftPrice(article, parts.get(article.id) ?? [], articleId);
+        await this.move(part, 'left', quantity, caller, { jobId, priceMinor });
+      }
     }
   }
 
@@ -168,14 +212,14 @@ export class Shelf {
     kind: Movement['kind'],
     quantity: number,
     caller: Person,
-    more: { note?: string; jobId?: string },
+    more: { note?: string; jobId?: string; priceMinor?: number },
   ): Promise<void> {
     await Movement.create({
       id: uuid(),
       articleId: article.id,
       kind,
       quantity,
-      priceMinor: article.priceMinor,
+      priceMinor: more.priceMinor ?? article.priceMinor,
       movedAt: new Date(this.clock.now()),
       movedById: caller.id,
       jobId: more.jobId ?? null,

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { proposedDraws } from '@yugator/contracts';
 import type { JobDto, SignOffDto } from '@yugator/contracts';
-import { jobCost } from '@yugator/core';
+import { jobCost, kitPartPrice } from '@yugator/core';
 import { useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { useSession } from '../session/useSession.js';
@@ -14,16 +14,28 @@ interface Props {
   readonly job: JobDto;
 }
 
+function finite(figure: number): number {
+  return Number.isFinite(figure) ? figure : 0;
+}
+
 /** What the job comes to with what stands in the form. */
 export function CostLine({ form, job }: Props) {
   const { site } = useSession();
   const shelf = useQuery(shelfQueries.list());
   const [minutes, draws] = useWatch({ control: form.control, name: ['minutes', 'draws'] });
   const known = knownArticles(proposedDraws(job), shelf.data);
-  const priced = draws.map(({ articleId, quantity }) => ({
-    quantity: Number.isFinite(quantity) ? quantity : 0,
-    priceMinor: known.get(articleId)?.priceMinor ?? 0,
-  }));
+  const priced = draws.flatMap(({ articleId, quantity, left = [] }) => {
+    const kit = shelf.data?.find(({ id }) => id === articleId);
+    const priceMinor = known.get(articleId)?.priceMinor ?? 0;
+    return [
+      { quantity: finite(quantity), priceMinor },
+      // What is left of a kit is taken off again.
+      ...left.map((each) => ({
+        quantity: -finite(each.quantity),
+        priceMinor: kitPartPrice(priceMinor, kit?.contents ?? [], each.articleId) ?? 0,
+      })),
+    ];
+  });
   const rate = job.labourRateMinor;
   const cost = jobCost(priced, Number.isFinite(minutes) ? minutes : 0, rate);
   const money = (minor: number) => moneyWords(minor, site.currency);

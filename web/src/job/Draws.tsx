@@ -9,6 +9,7 @@ import { StockField } from '../form/StockField.js';
 import { shelfQueries } from '../shelf/shelfQueries.js';
 import styles from './job.module.css';
 import { knownArticles } from './knownArticles.js';
+import { LeftOvers } from './LeftOvers.js';
 import { useStockWords } from '../session/useStockWords.js';
 
 /** What the job used from the shelf: proposed from its items, corrected by hand. */
@@ -33,6 +34,7 @@ export function Draws({
       {fields.map((field, index) => {
         const article = known.get(field.articleId);
         const unit = article?.unit ?? 'piece';
+        const kit = shelf.data?.find(({ id }) => id === field.articleId);
         return (
           <div key={field.id} className={styles.draw}>
             <span>
@@ -54,6 +56,7 @@ export function Draws({
             >
               Take out
             </Button>
+            {kit?.contents.length ? <LeftOvers form={form} kit={kit} index={index} /> : null}
           </div>
         );
       })}

@@ -21,6 +21,8 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
   const { site, today } = useSession();
   const isLead = useIsOneOf('crewLead');
   const stock = useStockWords();
+  const amounts = (drawn: RecordDto['draws']) =>
+    drawn.map(({ quantity, unit, name }) => `${stock(quantity, unit)} × ${name}`).join(', ');
   const { voided, machine } = record;
   const day = dayWords(record.doneOn, today);
   return (
@@ -67,7 +69,8 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
         {record.note ? <div className="soft">{record.note}</div> : null}
       </td>
       <td>
-        {record.draws.map((draw) => `${stock(draw.quantity, draw.unit)} × ${draw.name}`).join(', ') || '–'}
+        {amounts(record.draws) || '–'}
+        {record.left.length ? <div className="soft">left over: {amounts(record.left)}</div> : null}
       </td>
       <td className={table.number} data-label="Cost:">
         {moneyWords(record.costMinor, site.currency)}

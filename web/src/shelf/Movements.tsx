@@ -9,6 +9,8 @@ function words(movement: MovementDto): string {
       return 'came in';
     case 'counted':
       return 'corrected by a count';
+    case 'left':
+      return movement.machineTag ? `left of a kit opened for ${movement.machineTag}` : 'left of a kit';
     case 'drawn':
       return movement.machineTag ? `used on ${movement.machineTag}` : 'used';
   }

@@ -1,8 +1,11 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { ArticleDto } from '@yugator/contracts';
-import { press, type } from '../testing/user.js';
+import { choose, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { ShelfPage } from './ShelfPage.js';
+
+const PLUG_ID = '00000000-0000-7000-8000-000000000011';
+const FILTER_ID = '00000000-0000-7000-8000-000000000012';
 
 const article = (over: Partial<ArticleDto>): ArticleDto => ({
   id: 'k',
@@ -13,6 +16,8 @@ const article = (over: Partial<ArticleDto>): ArticleDto => ({
   priceMinor: 2890,
   onHand: 3,
   state: 'enough',
+  contents: [],
+  version: 1,
   movements: [],
   ...over,
 });
@@ -101,5 +106,72 @@ describe('the shelf', () => {
     fireEvent.click(dialog.getByRole('button', { name: 'Put it on the shelf' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toMatchObject({ name: 'Spark plug', kind: 'part', priceMinor: 380 });
+  });
+});
+
+describe('a kit', () => {
+  const PLUG = article({ id: PLUG_ID, name: 'Spark plug', kind: 'part', priceMinor: 380 });
+  const FILTER = article({ id: FILTER_ID, name: 'Oil filter', kind: 'part', priceMinor: 790 });
+  const shelf = { ...ANSWERS, '/api/articles': [article({ priceMinor: 2000 }), PLUG, FILTER] };
+
+  it('is said to hold articles of the shelf, each worth its share of its price', async () => {
+    const { sent } = wire(shelf, () => article({}));
+    showTo('mechanic', <ShelfPage />);
+    await screen.findByText('Oil change kit');
+    await press('Change: Oil change kit');
+    expect(screen.getByText(/it is used whole/)).toBeDefined();
+    await choose('It holds', 'Spark plug');
+    await type('Pieces of Spark plug', '2');
+    await choose('It holds', 'Oil filter');
+    // 7.60 of plugs and a filter of 7.90 for 20.00: by hand 9.81 and 10.19.
+    expect(screen.getByText(/worth £9.81 of it/)).toBeDefined();
+    expect(screen.getByText(/worth £10.19 of it/)).toBeDefined();
+    expect(screen.getByText(/Loose it would be £15.50/)).toBeDefined();
+    await press('Keep');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toEqual({
+      method: 'PUT',
+      path: '/api/articles/k',
+      body: {
+        name: 'Oil change kit',
+        leastOnHand: 2,
+        priceMinor: 2000,
+        version: 1,
+        contents: [
+          { articleId: PLUG_ID, quantity: 2 },
+          { articleId: FILTER_ID, quantity: 1 },
+        ],
+      },
+    });
+  });
+
+  it('tells what it holds, and what is refused stands at its line', async () => {
+    const holds = {
+      articleId: PLUG_ID,
+      name: 'Spark plug',
+      unit: 'piece' as const,
+      quantity: 2,
+      priceMinor: 380,
+    };
+    const server = wire({ ...shelf, '/api/articles': [article({ contents: [holds] }), PLUG] });
+    showTo('crewLead', <ShelfPage />);
+    expect(await screen.findByText('2 × Spark plug')).toBeDefined();
+    server.refuse({
+      status: 422,
+      detail: 'Pieces are whole.',
+      errors: [
+        {
+          pointer: '#/contents/0/quantity',
+          code: 'notWhole',
+          detail: 'Pieces are whole: type a whole number.',
+        },
+      ],
+    });
+    await press('Change: Oil change kit');
+    await type('Pieces of Spark plug', '1.5');
+    await press('Keep');
+    expect(await screen.findByText('Pieces are whole: type a whole number.')).toBeDefined();
+    await press('Take out Spark plug');
+    expect(screen.getByText(/it is used whole/)).toBeDefined();
   });
 });

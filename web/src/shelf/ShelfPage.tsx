@@ -9,6 +9,7 @@ import { PageHead } from '../page/PageHead.js';
 import table from '../page/table.module.css';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { moneyWords } from '../words/figures.js';
+import { EditArticle } from './EditArticle.js';
 import { Movements } from './Movements.js';
 import { NewArticle } from './NewArticle.js';
 import { shelfQueries } from './shelfQueries.js';
@@ -37,6 +38,11 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
     <tr>
       <td style={{ width: '34%' }}>
         <b>{article.name}</b>
+        {article.contents.length ? (
+          <div className="soft">
+            {article.contents.map((part) => `${stock(part.quantity, part.unit)} × ${part.name}`).join(', ')}
+          </div>
+        ) : null}
         <Movements article={article} />
       </td>
       <td className={table.number} data-label="On hand:">
@@ -57,7 +63,8 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
       <td>
         {mayMove ? (
           <>
-            <StockAct article={article} kind="received" /> <StockAct article={article} kind="counted" />
+            <StockAct article={article} kind="received" /> <StockAct article={article} kind="counted" />{' '}
+            <EditArticle article={article} />
           </>
         ) : null}
       </td>

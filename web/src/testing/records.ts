@@ -14,6 +14,7 @@ export function record(over: Partial<RecordDto> = {}): RecordDto {
     items: ['Engine oil and filter'],
     others: [],
     findings: [],
+    left: [],
     draws: [{ name: 'Oil change kit', unit: 'piece', quantity: 1, costMinor: 2890 }],
     partsCostMinor: 2890,
     labourCostMinor: 3520,

@@ -1,0 +1,65 @@
+import { roundQuantity } from './ledger.js';
+
+/** What a kit holds of an article. */
+export interface KitPart {
+  readonly articleId: string;
+  /** pieces or litres in one kit */
+  readonly quantity: number;
+  /** of one piece or litre by itself, in minor units; 0 where that is not known */
+  readonly priceMinor: number;
+}
+
+/** Something of an opened kit that was not used. */
+export interface LeftOver {
+  readonly articleId: string;
+  readonly quantity: number;
+}
+
+/** Loose prices as weights; quantities, where no loose price is known. */
+function weightsOf(parts: readonly KitPart[]): number[] {
+  const loose = parts.map(({ quantity, priceMinor }) => quantity * priceMinor);
+  return loose.some((price) => price > 0) ? loose : parts.map(({ quantity }) => quantity);
+}
+
+/**
+ * What each part of a kit is worth, in whole minor units: its share of the kit's price by the loose prices. Together they are the price
+ * of the kit exactly: what rounding leaves goes to the parts that lost most by it, the earlier first (largest remainder).
+ */
+export function kitValues(priceMinor: number, parts: readonly KitPart[]): number[] {
+  const weights = weightsOf(parts);
+  const sum = weights.reduce((all, weight) => all + weight, 0);
+  if (sum === 0) return parts.map(() => 0);
+  const exact = weights.map((weight) => (priceMinor * weight) / sum);
+  const values = exact.map(Math.floor);
+  const short = priceMinor - values.reduce((all, value) => all + value, 0);
+  const byLoss = exact
+    .map((value, at) => ({ at, loss: value - Math.floor(value) }))
+    .sort((a, b) => b.loss - a.loss || a.at - b.at);
+  for (const { at } of byLoss.slice(0, short)) values[at] = (values[at] ?? 0) + 1;
+  return values;
+}
+
+/** What one piece or litre of an article out of a kit is worth, in whole minor units; null where the kit holds none of it. */
+export function kitPartPrice(
+  priceMinor: number,
+  parts: readonly KitPart[],
+  articleId: string,
+): number | null {
+  const at = parts.findIndex((part) => part.articleId === articleId);
+  const part = parts[at];
+  if (!part) return null;
+  return Math.floor((kitValues(priceMinor, parts)[at] ?? 0) / part.quantity);
+}
+
+export type LeftFault = 'notInKit' | 'moreThanHeld' | 'notWhole';
+
+/**
+ * What speaks against something being left of so many opened kits; null where nothing does. Kits are opened whole: half of one is what
+ * was used of it, and the rest is left.
+ */
+export function leftFault(kits: number, parts: readonly KitPart[], left: LeftOver): LeftFault | null {
+  if (!Number.isInteger(kits)) return 'notWhole';
+  const part = parts.find(({ articleId }) => articleId === left.articleId);
+  if (!part) return 'notInKit';
+  return left.quantity > roundQuantity(kits * part.quantity) ? 'moreThanHeld' : null;
+}

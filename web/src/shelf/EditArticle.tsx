@@ -1,0 +1,151 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { UpdateArticleDto } from '@yugator/contracts';
+import type { ArticleDto } from '@yugator/contracts';
+import { kitValues } from '@yugator/core';
+import { useFieldArray, useWatch } from 'react-hook-form';
+import type { UseFormReturn } from 'react-hook-form';
+import { useWrite } from '../api/useWrite.js';
+import { DialogButton } from '../form/DialogButton.js';
+import { Field } from '../form/Field.js';
+import { FormDialog } from '../form/FormDialog.js';
+import { MoneyField } from '../form/MoneyField.js';
+import { StockField } from '../form/StockField.js';
+import form_ from '../form/form.module.css';
+import { useDtoForm } from '../form/useDtoForm.js';
+import { useNotice } from '../page/Notice.js';
+import { useSession } from '../session/useSession.js';
+import { moneyWords } from '../words/figures.js';
+import styles from './shelf.module.css';
+import { shelfQueries } from './shelfQueries.js';
+
+interface PartsProps {
+  readonly form: UseFormReturn<UpdateArticleDto>;
+  readonly articles: readonly ArticleDto[];
+}
+
+/** What a kit holds, and what each of it is worth out of the kit's price. */
+function Contents({ form, articles }: PartsProps) {
+  const { site } = useSession();
+  const { fields, append, remove } = useFieldArray({ control: form.control, name: 'contents' });
+  const [contents, priceMinor] = useWatch({ control: form.control, name: ['contents', 'priceMinor'] });
+  const known = new Map(articles.map((article) => [article.id, article]));
+  const parts = contents.map(({ articleId, quantity }) => ({
+    articleId,
+    quantity: Number.isFinite(quantity) ? quantity : 0,
+    priceMinor: known.get(articleId)?.priceMinor ?? 0,
+  }));
+  const values = kitValues(Number.isFinite(priceMinor) ? priceMinor : 0, parts);
+  const loose = parts.reduce((sum, part) => sum + part.quantity * part.priceMinor, 0);
+  const others = articles.filter(
+    ({ id, kind }) => kind !== 'kit' && !fields.some((each) => each.articleId === id),
+  );
+  return (
+    <fieldset className={styles.contents}>
+      <legend>What one kit holds</legend>
+      {fields.length === 0 ? <p className="soft">Nothing is said yet: it is used whole.</p> : null}
+      {fields.map((field, index) => {
+        const article = known.get(field.articleId);
+        const name = article?.name ?? 'An article no longer on the shelf';
+        return (
+          <div key={field.id} className={styles.part}>
+            <span>
+              {name}
+              <span className="soft"> worth {moneyWords(values[index] ?? 0, site.currency)} of it</span>
+            </span>
+            <StockField
+              form={form}
+              name={`contents.${index}.quantity`}
+              unit={article?.unit ?? 'piece'}
+              label={article?.unit === 'litre' ? 'How much' : 'Pieces'}
+              ariaLabel={`${article?.unit === 'litre' ? 'How much' : 'Pieces'} of ${name}`}
+            />
+            <Button variant="text" size="small" onClick={() => remove(index)} aria-label={`Take out ${name}`}>
+              Take out
+            </Button>
+          </div>
+        );
+      })}
+      {others.length ? (
+        <TextField
+          select
+          label="It holds"
+          value=""
+          onChange={({ target }) => append({ articleId: target.value, quantity: 1 })}
+        >
+          {others.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      ) : null}
+      {fields.length ? (
+        <p className="soft">
+          Loose it would be {moneyWords(Math.round(loose), site.currency)}. What a job does not use goes back
+          on the shelf at its share of the kit.
+        </p>
+      ) : null}
+    </fieldset>
+  );
+}
+
+function EditForm({ article, onDone }: { article: ArticleDto; onDone: () => void }) {
+  const { site } = useSession();
+  const say = useNotice();
+  const { data = [] } = useQuery(shelfQueries.list());
+  const { name, leastOnHand, priceMinor, contents, version, kind, unit } = article;
+  const form = useDtoForm<UpdateArticleDto>(
+    UpdateArticleDto,
+    {
+      name,
+      leastOnHand,
+      priceMinor,
+      version,
+      contents: contents.map(({ articleId, quantity }) => ({ articleId, quantity })),
+    },
+    'onSubmit',
+  );
+  const update = useWrite<ArticleDto, UpdateArticleDto>(
+    (body) => ({ method: 'PUT', path: `/articles/${article.id}`, body }),
+    ['shelf'],
+    (now) => {
+      say(`${now.name} is changed.`);
+      onDone();
+    },
+  );
+  return (
+    <FormDialog
+      title={`Change ${article.name}`}
+      problem={form.problem}
+      submitWord="Keep"
+      pending={update.isPending}
+      onSubmit={form.handleSubmit((values) => update.mutate({ ...values }, { onError: form.refuse }))}
+      onLeave={onDone}
+    >
+      <Field form={form} name="name" label="Name" autoFocus />
+      <div className={form_.grid}>
+        <StockField form={form} name="leastOnHand" unit={unit} label="Least wanted on hand" />
+        <MoneyField
+          form={form}
+          name="priceMinor"
+          label={unit === 'litre' ? 'Price of a litre' : 'Price of one'}
+          currency={site.currency}
+          hint="What was drawn before keeps its price"
+        />
+      </div>
+      {kind === 'kit' ? <Contents form={form} articles={data} /> : null}
+    </FormDialog>
+  );
+}
+
+/** Changes an article: its name, price and least, and what a kit holds. */
+export function EditArticle({ article }: { article: ArticleDto }) {
+  return (
+    <DialogButton word="Change" size="small" variant="text" label={`Change: ${article.name}`}>
+      {(close) => <EditForm key={article.version} article={article} onDone={close} />}
+    </DialogButton>
+  );
+}
