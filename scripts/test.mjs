@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
@@ -14,6 +14,8 @@ if (existsSync(MEMORY)) {
   const { bavail, bsize } = statfsSync(MEMORY);
   if (bavail * bsize >= LEAST_MEMORY) process.env.TEST_SCRATCH ??= MEMORY;
 }
+/** Of more the machine is not to blame. */
+const MOST_TRIED_AGAIN = 5;
 const PART_TIMEOUT_MS = 40 * 60_000;
 
 /** Runs a command to its end and tells whether it succeeded; what it says is shown at once, or held back and given back. */
@@ -44,11 +46,11 @@ const check = (script) => ({
   },
 });
 
-/** A run that dies without counting its tests, or runs none, counts as one failure. */
-async function jest(folder, args, zone) {
+/** What Jest reports of a run; null where it died without a report. */
+async function reportOf(folder, args, zone) {
   const report = join(scratch, `${folder}.json`);
   rmSync(report, { force: true });
-  const { succeeded } = await run(
+  await run(
     process.execPath,
     [
       join(root, 'node_modules', 'jest', 'bin', 'jest.js'),
@@ -57,12 +59,34 @@ async function jest(folder, args, zone) {
     ],
     zone ? { env: { ...process.env, TEST_TIME_ZONE: zone, TZ: zone } } : {},
   );
-  if (!existsSync(report)) return { passed: 0, failed: 1 };
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
-    readFileSync(report, 'utf8'),
-  );
-  const failed = numFailedTests + numRuntimeErrorTestSuites;
-  return { passed: numPassedTests, failed: failed || (succeeded && numPassedTests > 0 ? 0 : 1) };
+  return existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
+}
+
+function passedIn(files) {
+  return files.flatMap(({ assertionResults }) => assertionResults).filter(({ status }) => status === 'passed')
+    .length;
+}
+
+/** A report's failures; one that ran nothing, or failed without saying where, counts as one. */
+function failuresOf({ numFailedTests, numRuntimeErrorTestSuites, numPassedTests, success }) {
+  return numFailedTests + numRuntimeErrorTestSuites || (success && numPassedTests > 0 ? 0 : 1);
+}
+
+/**
+ * A run that dies without counting its tests, or runs none, counts as one failure. Files with a failure are run once more, one after the
+ * other, and that counts: on a machine that others keep busy a test may wait longer than it can, while a fault fails twice.
+ */
+async function jest(folder, args, zone) {
+  const first = await reportOf(folder, args, zone);
+  if (!first) return { passed: 0, failed: 1 };
+  const bad = first.testResults.filter(({ status }) => status === 'failed').map(({ name }) => name);
+  if (bad.length === 0 || bad.length > MOST_TRIED_AGAIN)
+    return { passed: first.numPassedTests, failed: failuresOf(first) };
+  console.log(`\n   once more, one after the other: ${bad.map((name) => relative(root, name)).join(', ')}`);
+  const again = await reportOf(folder, ['--runInBand', '--runTestsByPath', ...bad], zone);
+  const passed = passedIn(first.testResults.filter(({ name }) => !bad.includes(name)));
+  if (!again) return { passed, failed: bad.length };
+  return { passed: passed + again.numPassedTests, failed: failuresOf(again) };
 }
 
 const tests = (folder, ...args) => ({ end: () => jest(folder, args) });

@@ -203,7 +203,7 @@ describe('what is typed without signal', () => {
     await signOut();
     await sees(page, '1 entry is not with Yugator yet');
     expect(await violations(page)).toEqual([]);
-    await press(page, 'Keep them and sign out');
+    await press(page, 'Keep and sign out');
     await page.waitForSelector('input[name=name]');
     await signIn(page, shed.yugator.address, 'Marit Osgood');
     await sees(page, 'Overdue: see to these');

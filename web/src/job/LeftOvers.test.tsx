@@ -1,7 +1,8 @@
 import { screen } from '@testing-library/react';
 import { SignOffDto } from '@yugator/contracts';
-import type { ArticleDto, KitPartDto } from '@yugator/contracts';
+import type { KitPartDto } from '@yugator/contracts';
 import { useDtoForm } from '../form/useDtoForm.js';
+import { article } from '../testing/articles.js';
 import { choose, type } from '../testing/user.js';
 import { showTo } from '../testing/wire.js';
 import { LeftOvers } from './LeftOvers.js';
@@ -15,19 +16,9 @@ const part = (articleId: string, name: string, unit: 'piece' | 'litre', quantity
   quantity,
   priceMinor: 380,
 });
-const KIT: ArticleDto = {
-  id: 'k',
-  name: 'Oil change kit',
-  kind: 'kit',
-  unit: 'piece',
-  leastOnHand: 2,
-  priceMinor: 2890,
-  onHand: 3,
-  state: 'enough',
+const KIT = article({
   contents: [part(PLUG, 'Spark plug', 'piece', 2), part(OIL, 'Oil', 'litre', 1.9)],
-  version: 1,
-  movements: [],
-};
+});
 
 /** The part of a sign-off that says what is left, with what would be sent. */
 function Form({ kits }: { kits: number }) {

@@ -218,7 +218,7 @@ describe('signing out', () => {
     expect(server.sent).toEqual([]);
     await waitFor(() => expect(screen.queryByText('1 entry is not with Yugator yet')).toBeNull());
     await menu();
-    await press('Keep them and sign out');
+    await press('Keep and sign out');
     await waitFor(() => expect(server.sent).toMatchObject([{ method: 'DELETE', path: '/api/session' }]));
     expect(outbox.of('p')).toHaveLength(1);
   });
@@ -228,8 +228,8 @@ describe('signing out', () => {
     await waiting();
     showTo('operator', <MoreMenu isPhone={false} />);
     await menu();
-    await press(/^Throw them away and sign out/);
-    await press(/^Really throw them away/);
+    await press(/^Throw away and sign out/);
+    await press(/^Really throw it away/);
     await waitFor(() => expect(server.sent).toMatchObject([{ method: 'DELETE' }]));
     expect(outbox.of('p')).toEqual([]);
   });

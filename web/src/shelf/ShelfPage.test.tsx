@@ -1,26 +1,11 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { ArticleDto } from '@yugator/contracts';
+import { article } from '../testing/articles.js';
 import { choose, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { ShelfPage } from './ShelfPage.js';
 
 const PLUG_ID = '00000000-0000-7000-8000-000000000011';
 const FILTER_ID = '00000000-0000-7000-8000-000000000012';
-
-const article = (over: Partial<ArticleDto>): ArticleDto => ({
-  id: 'k',
-  name: 'Oil change kit',
-  kind: 'kit',
-  unit: 'piece',
-  leastOnHand: 2,
-  priceMinor: 2890,
-  onHand: 3,
-  state: 'enough',
-  contents: [],
-  version: 1,
-  movements: [],
-  ...over,
-});
 const OIL = article({
   id: 'o',
   name: 'Engine oil 10W-30',

@@ -24,18 +24,18 @@ export function LeaveQuestion({ open, onStay, onLeave }: Props) {
       <DialogTitle>{countWords(count, 'entry is', 'entries are')} not with Yugator yet</DialogTitle>
       <DialogContent>
         <p>
-          They were typed without signal and lie on this device. Kept, they are sent when {person.name} signs
-          in here again; nobody else sees them.
+          What was typed without signal lies on this device. Kept, it is sent when {person.name} signs in here
+          again; nobody else sees it.
         </p>
       </DialogContent>
       <DialogActions sx={{ flexWrap: 'wrap', gap: 1 }}>
         <Button variant="contained" color="primary" onClick={onStay}>
           Stay signed in
         </Button>
-        <Button onClick={onLeave}>Keep them and sign out</Button>
+        <Button onClick={onLeave}>Keep and sign out</Button>
         <ConfirmButton
-          word="Throw them away and sign out"
-          again="Really throw them away"
+          word="Throw away and sign out"
+          again="Really throw it away"
           of={countWords(count, 'entry', 'entries')}
           onConfirm={() => void outbox.dropAll(person.id).then(onLeave)}
         />

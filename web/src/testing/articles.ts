@@ -1,0 +1,17 @@
+import type { ArticleDto } from '@yugator/contracts';
+
+/** An article for the tests of screens: a kit of which three are on hand. */
+export const article = (over: Partial<ArticleDto> = {}): ArticleDto => ({
+  id: 'k',
+  name: 'Oil change kit',
+  kind: 'kit',
+  unit: 'piece',
+  leastOnHand: 2,
+  priceMinor: 2890,
+  onHand: 3,
+  state: 'enough',
+  contents: [],
+  version: 1,
+  movements: [],
+  ...over,
+});
