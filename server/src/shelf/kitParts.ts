@@ -5,6 +5,8 @@ import { grouped } from '../database/grouped.js';
 import { Article, KitPartRow } from '../models/shelf.model.js';
 import { fault } from '../problem/problem.js';
 
+const WHOLE_PIECES = 'Pieces are whole: type a whole number.';
+
 /** What kits hold, by the kit's id, in the order of names; of all kits where no ids are given. */
 export async function partsByKit(kitIds?: readonly string[]): Promise<ReadonlyMap<string, KitPartDto[]>> {
   const rows = await KitPartRow.findAll({
@@ -42,7 +44,7 @@ export async function contentFaults(
     if (article.kind === 'kit')
       return [fault(`/contents/${at}/articleId`, 'kitInKit', 'A kit holds parts and fluids, not kits.')];
     if (article.unit === 'piece' && !Number.isInteger(quantity))
-      return [fault(`/contents/${at}/quantity`, 'notWhole', 'Pieces are whole: type a whole number.')];
+      return [fault(`/contents/${at}/quantity`, 'notWhole', WHOLE_PIECES)];
     return [];
   });
 }
@@ -62,10 +64,14 @@ export function leftFaults(
   if (parts.length > 0 && !Number.isInteger(quantity))
     return [fault(`${pointer}/quantity`, 'notWhole', LEFT_WORDS.notWhole)];
   return left.flatMap((each, at) => {
+    const where = `${pointer}/left/${at}`;
+    const isPiece = parts.find(({ articleId }) => articleId === each.articleId)?.unit === 'piece';
+    if (isPiece && !Number.isInteger(each.quantity))
+      return [fault(`${where}/quantity`, 'notWhole', WHOLE_PIECES)];
     const kind = leftFault(quantity, parts, each);
     if (kind === null) return [];
     const part = kind === 'notInKit' ? 'articleId' : 'quantity';
-    return [fault(`${pointer}/left/${at}/${part}`, kind, LEFT_WORDS[kind])];
+    return [fault(`${where}/${part}`, kind, LEFT_WORDS[kind])];
   });
 }
 

@@ -139,6 +139,7 @@ describe('a kit that a job opens', () => {
   it.each([
     ['more than it held', 1, 'plug', 3, '#/draws/0/left/0/quantity'],
     ['what it does not hold', 1, 'machine', 1, '#/draws/0/left/0/articleId'],
+    ['half a piece', 1, 'plug', 0.5, '#/draws/0/left/0/quantity'],
     ['of half a kit', 0.5, 'plug', 1, '#/draws/0/quantity'],
     ['nothing of something', 1, 'plug', 0, '#/draws/0/left/0/quantity'],
   ])('does not leave %s: nothing is written', async (_what, quantity, which, count, pointer) => {

@@ -51,3 +51,11 @@ it('of two kits twice as much can be left', async () => {
   await choose('Left: Spark plug', '3 of 4');
   expect(left()).toEqual([{ articleId: PLUG, quantity: 3 }]);
 });
+
+it('of more than a dozen pieces the figure is typed', async () => {
+  showTo('mechanic', <Form kits={8} />);
+  await type('Left: Spark plug, of 16', '14');
+  expect(left()).toEqual([{ articleId: PLUG, quantity: 14 }]);
+  await type('Left: Spark plug, of 16', '');
+  expect(left()).toEqual([]);
+});

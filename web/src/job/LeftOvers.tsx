@@ -1,3 +1,4 @@
+import TextField from '@mui/material/TextField';
 import type { ArticleDto, KitPartDto, SignOffDto } from '@yugator/contracts';
 import { roundQuantity } from '@yugator/core';
 import { useWatch } from 'react-hook-form';
@@ -5,9 +6,10 @@ import type { UseFormReturn } from 'react-hook-form';
 import { Choose } from '../form/Choose.js';
 import { QuantityInput } from '../form/QuantityInput.js';
 import { useStockWords } from '../session/useStockWords.js';
+import { parseFigure } from '../words/figures.js';
 import styles from './job.module.css';
 
-/** Of few pieces one is chosen; a kit rarely holds more. */
+/** Of few pieces one is chosen, as of most kits; more are typed. */
 const MOST_CHOICES = 12;
 
 interface PartProps {
@@ -31,7 +33,16 @@ function PartLeft({ part, held, left, onLeft }: PartProps) {
         onChange={(litres) => onLeft(litres ?? 0)}
       />
     );
-  const pieces = Array.from({ length: Math.min(held, MOST_CHOICES) + 1 }, (_, count) => String(count));
+  if (held > MOST_CHOICES)
+    return (
+      <TextField
+        label={`${label}, of ${stock(held, 'piece')}`}
+        defaultValue={left || ''}
+        onChange={({ target }) => onLeft(target.value.trim() === '' ? 0 : parseFigure(target.value))}
+        slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', className: 'fig' } }}
+      />
+    );
+  const pieces = Array.from({ length: held + 1 }, (_, count) => String(count));
   return (
     <Choose<string>
       label={label}
