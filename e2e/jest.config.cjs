@@ -4,5 +4,5 @@ module.exports = {
   globalSetup: '<rootDir>/testing/makeDemonstration.cjs',
   globalTeardown: '<rootDir>/testing/removeDemonstration.cjs',
   // Some take a minute alone, and several beside others on a busy machine.
-  testTimeout: 300_000,
+  testTimeout: 600_000,
 };

@@ -16,7 +16,7 @@ if (existsSync(MEMORY)) {
 }
 /** Of more the machine is not to blame. */
 const MOST_TRIED_AGAIN = 5;
-const PART_TIMEOUT_MS = 40 * 60_000;
+const PART_TIMEOUT_MS = 75 * 60_000;
 
 /** Runs a command to its end and tells whether it succeeded; what it says is shown at once, or held back and given back. */
 function run(command, args, { isHeld = false, env = process.env } = {}) {

@@ -8,5 +8,5 @@ module.exports = {
   setupFiles: ['reflect-metadata'],
   globalSetup: '<rootDir>/testing/startDatabase.cjs',
   globalTeardown: '<rootDir>/testing/stopDatabase.cjs',
-  testTimeout: 90_000,
+  testTimeout: 240_000,
 };

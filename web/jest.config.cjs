@@ -4,7 +4,7 @@ module.exports = {
   ...preset,
   testEnvironment: 'jsdom',
   // Typing as a person does takes its time, more so beside other tests.
-  testTimeout: 30_000,
+  testTimeout: 120_000,
   moduleNameMapper: {
     '\\.css$': '<rootDir>/src/testing/noStyles.cjs',
     '\\.md\\?raw$': '<rootDir>/src/testing/someWords.cjs',
@@ -12,5 +12,5 @@ module.exports = {
   },
   testEnvironmentOptions: { customExportConditions: ['source', 'browser', 'require', 'default'] },
   setupFiles: ['reflect-metadata', '<rootDir>/src/testing/jsdomGaps.cjs'],
-  setupFilesAfterEnv: ['@testing-library/jest-dom'],
+  setupFilesAfterEnv: ['@testing-library/jest-dom', '<rootDir>/src/testing/patience.ts'],
 };

@@ -8,6 +8,9 @@ const ARGS = [
   ...['--disable-component-update', '--disable-sync'],
 ];
 
+/** A page that is as it should be shows it at once; on a machine that others keep busy, when its turn comes. */
+export const PATIENCE_MS = 60_000;
+
 /** How often a page is asked for its text. At every frame, as is usual, the asking would take most of its time. */
 export const POLL_MS = 50;
 
@@ -25,6 +28,7 @@ export async function newVisitor(
 ): Promise<{ page: Page; complaints: string[] }> {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
+  page.setDefaultTimeout(PATIENCE_MS);
   await page.setViewport(viewport);
   // Colours are judged at rest, not half-way between two states.
   await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
@@ -48,7 +52,7 @@ export async function signIn(page: Page, address: string, name: string): Promise
 }
 
 /** Waits until the page shows `text`. */
-export async function sees(page: Page, text: string | RegExp, timeout = 10_000): Promise<void> {
+export async function sees(page: Page, text: string | RegExp, timeout = PATIENCE_MS): Promise<void> {
   const source = text instanceof RegExp ? text.source : text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
   try {
     await page.waitForFunction(
@@ -67,7 +71,7 @@ export async function sees(page: Page, text: string | RegExp, timeout = 10_000):
 /** Clicks the button or link that is called `name`. */
 export async function press(page: Page, name: string): Promise<void> {
   const named = ['button', 'link'].map((role) => `::-p-aria([name="${name}"][role="${role}"])`).join(', ');
-  const found = await page.waitForSelector(named, { timeout: 10_000 });
+  const found = await page.waitForSelector(named, { timeout: PATIENCE_MS });
   // Clear of what is fixed to the foot of a phone.
   await found?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
   await found?.click();
@@ -86,7 +90,7 @@ export async function typeInto(page: Page, label: string, text: string, role = '
 export async function checkbox(page: Page, text: string): Promise<ElementHandle<HTMLInputElement>> {
   const labelled = `[ancestor::label[contains(., "${text}")] or @id = //label[contains(., "${text}")]/@for]`;
   const found = await page.waitForSelector(`::-p-xpath(//input[@type="checkbox"]${labelled})`, {
-    timeout: 10_000,
+    timeout: PATIENCE_MS,
   });
   if (!found) throw new Error(`There is no checkbox for "${text}".`);
   return found as ElementHandle<HTMLInputElement>;

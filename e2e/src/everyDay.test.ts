@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
+import { newVisitor, PHONE, press, sees, signIn, typeInto, violations } from './browser.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
 
@@ -149,5 +149,46 @@ describe('the code on a machine', () => {
   it('of a machine that is gone says so', async () => {
     const { page } = await onPhone('Dru Halloway', '/m/Z-99');
     await sees(page, 'There is no such machine');
+  });
+});
+
+describe('a device that the crew shares', () => {
+  it('asks for a name and four digits, takes a walk-round, and shows nothing that is not for it', async () => {
+    const { page, complaints } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Marit Osgood');
+    await page.goto(`${shed.yugator.address}/account`);
+    await typeInto(page, 'Four digits', '4719');
+    await typeInto(page, 'Your password, to be sure', 'larkmere-shed');
+    await press(page, 'Set the code');
+    await sees(page, 'You have one');
+    await page.goto(`${shed.yugator.address}/setup`);
+    await press(page, 'Make this device one of the shed');
+    await typeInto(page, 'What it is called', 'Tablet at the door');
+    await press(page, 'Make it one');
+    await sees(page, 'This is a device of the shed now');
+    await press(page, 'Marit Osgood');
+    await (await page.waitForSelector('::-p-aria([name="Sign out"][role="menuitem"])'))?.click();
+
+    await sees(page, 'Who is it?');
+    expect(await violations(page)).toEqual([]);
+    await press(page, 'Marit Osgood');
+    await typeInto(page, 'Your four digits', '4719');
+    await page.keyboard.press('Enter');
+    await sees(page, 'at Tablet at the door: readings and walk-rounds');
+    const machine = (await machines(page)).find(({ tag }) => tag === 'M-08');
+    await page.goto(`${shed.yugator.address}/fleet/${machine?.id}`);
+    await sees(page, 'h a week now');
+    expect(await violations(page)).toEqual([]);
+    expect(await page.$('::-p-aria([name="Top up"][role="button"])')).toBeNull();
+    await press(page, 'Walk round');
+    await sees(page, 'all is well until you say otherwise');
+    const { life } = await read<{ life: number }>(page, `/api/machines/${machine?.id}`);
+    await page.waitForSelector('main input:focus');
+    await page.keyboard.type((life + 0.1).toFixed(1));
+    await press(page, 'All well');
+    await sees(page, 'M-08: walk kept');
+    await press(page, 'I am done');
+    await sees(page, 'Who is it?');
+    expect(complaints).toEqual([]);
   });
 });

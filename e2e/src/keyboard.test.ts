@@ -30,7 +30,7 @@ async function hasFocus(page: Page, words: RegExp): Promise<void> {
   try {
     await page.waitForFunction(
       (source: string) => new RegExp(source).test(document.activeElement?.textContent ?? ''),
-      { timeout: 15_000 },
+      { timeout: 60_000 },
       words.source,
     );
   } catch (cause) {
@@ -58,7 +58,7 @@ describe('somebody with a keyboard only, on a weak network', () => {
     await page.emulateNetworkConditions(WEAK);
 
     await page.goto(`${shed.yugator.address}/fleet/${machineId}/visit`);
-    await page.waitForSelector('main li input[type=checkbox]', { timeout: 20_000 });
+    await page.waitForSelector('main li input[type=checkbox]', { timeout: 60_000 });
     await hasFocus(page, /a visit/);
     while (await page.$('main li input[type=checkbox]:checked')) {
       await page.keyboard.press('Tab');
@@ -79,7 +79,7 @@ describe('somebody with a keyboard only, on a weak network', () => {
     await hasFocus(page, /Cricket outfield/);
     await tabTo(page, 'Step by step');
     await page.keyboard.press('Enter');
-    await page.waitForSelector('section[aria-label="Step by step"]', { timeout: 20_000 });
+    await page.waitForSelector('section[aria-label="Step by step"]', { timeout: 60_000 });
     await tabTo(page, 'Done');
     await page.keyboard.press('Enter');
     await hasFocus(page, /2 \/ 5/);

@@ -67,7 +67,7 @@ describe('without signal', () => {
     await page.goto(shed.yugator.address);
     await sees(page, 'Overdue: see to these');
     await page.waitForFunction(() => !document.body.innerText.includes('Not connected'), {
-      timeout: 30_000,
+      timeout: 60_000,
       polling: 200,
     });
   });

@@ -193,7 +193,7 @@ describe('what is typed without signal', () => {
     );
     expect(status).toBe(201);
     await page.setOfflineMode(false);
-    await sees(page, '1 entry came back: see why', 40_000);
+    await sees(page, '1 entry came back: see why');
 
     // Who signs out is asked; the next person sees nothing of it.
     const signOut = async () => {

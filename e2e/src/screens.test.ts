@@ -128,7 +128,7 @@ describe('the connection', () => {
     expect(await page.$eval(`#reading-${id}`, (field) => (field as HTMLInputElement).value)).toBe('');
     await page.setOfflineMode(false);
     await page.waitForFunction(() => !/waiting to be sent/.test(document.body.innerText), {
-      timeout: 30_000,
+      timeout: 60_000,
       polling: 200,
     });
     const after = await read<{ lastShown: number }>(page, `/api/machines/${id}`);

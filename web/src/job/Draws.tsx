@@ -2,15 +2,52 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import type { JobDrawDto, SignOffDto } from '@yugator/contracts';
+import type { ArticleDto, JobDrawDto, SignOffDto } from '@yugator/contracts';
 import { useFieldArray } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { StockField } from '../form/StockField.js';
 import { shelfQueries } from '../shelf/shelfQueries.js';
 import styles from './job.module.css';
 import { knownArticles } from './knownArticles.js';
+import type { KnownArticle } from './knownArticles.js';
 import { LeftOvers } from './LeftOvers.js';
 import { useStockWords } from '../session/useStockWords.js';
+
+interface DrawProps {
+  readonly form: UseFormReturn<SignOffDto>;
+  readonly index: number;
+  readonly article: KnownArticle | undefined;
+  /** as it stands on the shelf, with what it holds */
+  readonly kit: ArticleDto | undefined;
+  readonly onTakeOut: () => void;
+}
+
+/** One article that the job used, how much of it, and of a kit what is left. */
+function Draw({ form, index, article, kit, onTakeOut }: DrawProps) {
+  const stock = useStockWords();
+  const unit = article?.unit ?? 'piece';
+  const name = article?.name ?? 'article';
+  const isLitres = unit === 'litre';
+  return (
+    <div className={styles.draw}>
+      <span>
+        {article?.name ?? 'An article no longer on the shelf'}
+        <span className={styles.small}>{stock(article?.onHand ?? 0, unit)} on hand</span>
+      </span>
+      <StockField
+        form={form}
+        name={`draws.${index}.quantity`}
+        unit={unit}
+        label={isLitres ? 'Used' : 'Pieces'}
+        ariaLabel={`${isLitres ? 'How much' : 'Pieces'} of ${name}`}
+      />
+      <Button variant="text" size="small" onClick={onTakeOut} aria-label={`Take out ${name}`}>
+        Take out
+      </Button>
+      {kit?.contents.length ? <LeftOvers form={form} kit={kit} index={index} /> : null}
+    </div>
+  );
+}
 
 /** What the job used from the shelf: proposed from its items, corrected by hand. */
 export function Draws({
@@ -31,35 +68,16 @@ export function Draws({
     <fieldset className={styles.draws}>
       <legend>Used from the shelf</legend>
       {fields.length === 0 ? <p className="soft">Nothing.</p> : null}
-      {fields.map((field, index) => {
-        const article = known.get(field.articleId);
-        const unit = article?.unit ?? 'piece';
-        const kit = shelf.data?.find(({ id }) => id === field.articleId);
-        return (
-          <div key={field.id} className={styles.draw}>
-            <span>
-              {article?.name ?? 'An article no longer on the shelf'}
-              <span className={styles.small}>{stock(article?.onHand ?? 0, unit)} on hand</span>
-            </span>
-            <StockField
-              form={form}
-              name={`draws.${index}.quantity`}
-              unit={unit}
-              label={unit === 'litre' ? 'Used' : 'Pieces'}
-              ariaLabel={`${unit === 'litre' ? 'How much' : 'Pieces'} of ${article?.name ?? 'article'}`}
-            />
-            <Button
-              variant="text"
-              size="small"
-              onClick={() => remove(index)}
-              aria-label={`Take out ${article?.name ?? 'article'}`}
-            >
-              Take out
-            </Button>
-            {kit?.contents.length ? <LeftOvers form={form} kit={kit} index={index} /> : null}
-          </div>
-        );
-      })}
+      {fields.map((field, index) => (
+        <Draw
+          key={field.id}
+          form={form}
+          index={index}
+          article={known.get(field.articleId)}
+          kit={shelf.data?.find(({ id }) => id === field.articleId)}
+          onTakeOut={() => remove(index)}
+        />
+      ))}
       {others.length ? (
         <TextField
           select

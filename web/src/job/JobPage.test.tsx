@@ -1,8 +1,6 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { sheetSteps } from '@yugator/core';
-import { card, JobShop, PATIENCE_MS, press } from '../testing/jobShop.js';
-
-jest.setTimeout(2 * PATIENCE_MS);
+import { card, JobShop, press } from '../testing/jobShop.js';
 
 let shop: JobShop;
 beforeEach(() => {

@@ -3,13 +3,11 @@ import type { SignOffDto } from '@yugator/contracts';
 import { handsOnMinutes, sheetSteps } from '@yugator/core';
 import { dueLine, hoursLimit } from '../testing/fixtures.js';
 import { defect } from '../testing/records.js';
-import { ANSEL, JobShop, PATIENCE_MS, press } from '../testing/jobShop.js';
+import { ANSEL, JobShop, press } from '../testing/jobShop.js';
 import { item, ITEMS, job, KIT } from '../testing/jobs.js';
 import { outcomeWords } from './outcomeWords.js';
 
 const DEFECT = '00000000-0000-7000-8000-000000000002';
-
-jest.setTimeout(2 * PATIENCE_MS);
 
 let shop: JobShop;
 beforeEach(() => {

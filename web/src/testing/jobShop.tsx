@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { JobDto, JobProgressDto, OutcomeDto, UpdateStepDto } from '@yugator/contracts';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { untouched } from '../job/keptStep.js';
@@ -10,10 +10,6 @@ import { SITE } from './fixtures.js';
 import { item, job } from './jobs.js';
 
 export const ANSEL = '00000000-0000-7000-8000-000000000001';
-
-/** A whole sheet is a large page; on a busy machine it takes its time. */
-export const PATIENCE_MS = 20_000;
-configure({ asyncUtilTimeout: PATIENCE_MS });
 
 const ANSWERS: Record<string, unknown> = {
   '/api/people': [
