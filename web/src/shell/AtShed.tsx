@@ -19,9 +19,14 @@ export function AtShed() {
   useEffect(() => {
     if (atShed === null) return;
     let timer: ReturnType<typeof setTimeout>;
+    const untouched = () => {
+      out.current();
+      // Without signal nobody gets out: it is tried again.
+      timer = setTimeout(untouched, UNTOUCHED_MS);
+    };
     const touched = () => {
       clearTimeout(timer);
-      timer = setTimeout(() => out.current(), UNTOUCHED_MS);
+      timer = setTimeout(untouched, UNTOUCHED_MS);
     };
     touched();
     for (const touch of TOUCHES) window.addEventListener(touch, touched, { passive: true });
