@@ -111,6 +111,8 @@ describe('a mechanic with a phone', () => {
     await workThrough(page, { 'filter or the bowl': 'Water' });
     await findDefect(page, 'Fuel filter: clean, bleed', 'Water in the bowl');
 
+    // A thumb is faster than what waited is sent.
+    await page.waitForFunction(() => !/waiting to be sent/.test(document.body.innerText), { polling: 200 });
     await second.goto(page.url());
     await sees(second, 'The sheet is worked through');
     for (const each of [page, second]) {

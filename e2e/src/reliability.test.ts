@@ -11,7 +11,7 @@ function databaseOf(data: string): number {
   return Number(readFileSync(join(data, 'mariadb', 'db.pid'), 'utf8'));
 }
 
-async function until(isTrue: () => boolean | Promise<boolean>, patience = 30_000): Promise<boolean> {
+async function until(isTrue: () => boolean | Promise<boolean>, patience = 120_000): Promise<boolean> {
   const end = Date.now() + patience;
   while (Date.now() < end) {
     if (await isTrue()) return true;
@@ -36,7 +36,7 @@ describe('a running Yugator', () => {
     });
     const ended = new Promise<number | null>((resolved) => child.once('exit', resolved));
     try {
-      expect(await until(async () => (await health(address)) === 200, 90_000)).toBe(true);
+      expect(await until(async () => (await health(address)) === 200)).toBe(true);
       const first = databaseOf(data);
       process.kill(first, 'SIGKILL');
       expect(
@@ -60,7 +60,7 @@ describe('a running Yugator', () => {
     await yugator.start();
     const database = databaseOf(yugator.data);
     await yugator.stop('SIGKILL');
-    expect(await until(() => !existsSync(`/proc/${database}`), 15_000)).toBe(true);
+    expect(await until(() => !existsSync(`/proc/${database}`), 60_000)).toBe(true);
     await yugator.remove();
   });
 });
