@@ -12,23 +12,22 @@ export interface StepMeasured extends SaidBy {
   readonly found: FoundFields | null;
 }
 
-/** Ages are told in whole seconds: what one person said so shortly after another thing came in the order in which it arrives. */
-const SAME_MOMENT_MS = 2_000;
-
-/** Whether what was said stands over what was said before, whichever arrived first: the later does, and of one moment that of the larger id. */
+/**
+ * Whether what was said stands over what was said before. What one person says arrives in the order of typing, and its age is too coarse
+ * to tell more; of two people the later stands, whichever arrives first, and of one moment that of the larger id.
+ */
 export function standsOver(said: SaidBy, before: SaidBy): boolean {
-  if (said.by === before.by) return said.at > before.at - SAME_MOMENT_MS;
+  if (said.by === before.by) return true;
   return said.at === before.at ? said.by > before.by : said.at > before.at;
 }
 
 /**
- * What several people measured at one step without having seen each other's, the one that stands first. Of each person the later counts.
+ * What several people measured at one step without having seen each other's, the one that stands first. Of each person the last to arrive counts.
  * In whatever order it arrives, it comes to the same.
  */
 export function withMeasured<T extends StepMeasured>(before: readonly T[], said: T): T[] {
-  const own = before.find(({ by }) => by === said.by);
-  if (own && !standsOver(said, own)) return [...before];
-  return [...before.filter((each) => each !== own), said].sort((a, b) => (standsOver(a, b) ? -1 : 1));
+  const others = before.filter(({ by }) => by !== said.by);
+  return [...others, said].sort((a, b) => (standsOver(a, b) ? -1 : 1));
 }
 
 function isSame(a: FoundFields, b: FoundFields | null): boolean {
