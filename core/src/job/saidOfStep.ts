@@ -23,7 +23,7 @@ export function standsOver(said: SaidBy, before: SaidBy): boolean {
 
 /**
  * What several people measured at one step without having seen each other's, the one that stands first. Of each person the last to arrive counts.
- * In whatever order it arrives, it comes to the same.
+ * In whatever order several people's arrive, it comes to the same.
  */
 export function withMeasured<T extends StepMeasured>(before: readonly T[], said: T): T[] {
   const others = before.filter(({ by }) => by !== said.by);

@@ -17,7 +17,7 @@ export interface OnceKey {
 }
 
 /** Passwords and codes are kept nowhere but as Argon2 has them: what tells two requests apart is the rest. */
-const SECRET = /password|^present$|code$/i;
+const SECRET = /password|^(present|code|setUpCode)$/i;
 
 function plain(name: string, value: unknown): unknown {
   return SECRET.test(name) ? undefined : value;

@@ -1,5 +1,5 @@
 import type { DrawDto, FieldFaultDto, KitPartDto, KitPartFieldsDto } from '@yugator/contracts';
-import { kitPartPrice, leftFault } from '@yugator/core';
+import { leftFault } from '@yugator/core';
 import type { LeftFault } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { Article, KitPartRow } from '../models/shelf.model.js';
@@ -73,9 +73,4 @@ export function leftFaults(
     const part = kind === 'notInKit' ? 'articleId' : 'quantity';
     return [fault(`${where}/${part}`, kind, LEFT_WORDS[kind])];
   });
-}
-
-/** What a piece or litre left of a kit is worth, in minor units. */
-export function leftPrice(kit: Article, parts: readonly KitPartDto[], articleId: string): number {
-  return kitPartPrice(kit.priceMinor, parts, articleId) ?? 0;
 }

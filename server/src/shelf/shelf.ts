@@ -7,7 +7,7 @@ import type {
   StockActDto,
   UpdateArticleDto,
 } from '@yugator/contracts';
-import { countCorrection, onHand, stockState } from '@yugator/core';
+import { countCorrection, kitPartPrice, onHand, stockState } from '@yugator/core';
 import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
@@ -18,7 +18,7 @@ import { namesById } from '../people/namesById.js';
 import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { Article, KitPartRow, Movement } from '../models/shelf.model.js';
-import { contentFaults, leftFaults, leftPrice, partsByKit } from './kitParts.js';
+import { contentFaults, leftFaults, partsByKit } from './kitParts.js';
 
 /** Movements of an article that go over the wire. */
 const MOVEMENTS_SHOWN = 10;
@@ -189,7 +189,7 @@ export class Shelf {
       for (const { articleId, quantity } of draw.left ?? []) {
         const part = articles.find(({ id }) => id === articleId);
         if (!part) throw notFound('part of the kit');
-        const priceMinor = leftPrice(article, parts.get(article.id) ?? [], articleId);
+        const priceMinor = kitPartPrice(article.priceMinor, parts.get(article.id) ?? [], articleId) ?? 0;
         await this.move(part, 'left', quantity, caller, { jobId, priceMinor });
       }
     }

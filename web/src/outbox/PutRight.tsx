@@ -5,13 +5,11 @@ import type { FormEvent } from 'react';
 import { sentenceOf } from '../api/problem.js';
 import { Caution } from '../page/Caution.js';
 import { parseFigure } from '../words/figures.js';
-import { allCorrections, withoutLine, withValue } from './corrections.js';
+import { allCorrections, keyOf, withoutLine, withValue } from './corrections.js';
 import type { Correction } from './corrections.js';
 import type { Entry } from './entry.js';
 import { outbox } from './outbox.js';
 import styles from './outbox.module.css';
-
-const keyOf = ({ kind, path }: Correction) => `${kind} ${path.join('/')}`;
 
 interface FieldProps {
   readonly correction: Correction;

@@ -15,6 +15,11 @@ export interface Correction {
   readonly value: string;
 }
 
+/** What tells corrections of one write apart. */
+export function keyOf({ kind, path }: Correction): string {
+  return `${kind} ${path.join('/')}`;
+}
+
 function at(body: unknown, path: Path): unknown {
   return path.reduce<unknown>((value, part) => {
     if (Array.isArray(value)) return value[Number(part)];
@@ -45,7 +50,6 @@ function correctionsOf(body: unknown, { pointer, code, detail }: FieldFaultDto):
 /** What can be put right of a refused write, by the faults that the server named. A line at fault twice can be left out once. */
 export function allCorrections(body: unknown, faults: readonly FieldFaultDto[]): Correction[] {
   const all = faults.flatMap((fault) => correctionsOf(body, fault));
-  const keyOf = ({ kind, path }: Correction) => `${kind} ${path.join('/')}`;
   return all.filter((each, index) => all.findIndex((other) => keyOf(other) === keyOf(each)) === index);
 }
 
