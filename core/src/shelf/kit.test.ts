@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import { kitPartPrice, kitValues, leftFault } from './kit.js';
-import type { KitPart } from './kit.js';
+import { kitPartPrice, kitValues, leftFault, mayOpen } from './kit.js';
+import type { CountedPart } from './kit.js';
 
-const part = (articleId: string, quantity: number, priceMinor: number): KitPart => ({
+const part = (articleId: string, quantity: number, priceMinor: number): CountedPart => ({
+  unit: articleId === 'oil' ? 'litre' : 'piece',
   articleId,
   quantity,
   priceMinor,
@@ -54,7 +55,12 @@ test.each([
   [3, 'oil', 5.7, null],
   [1, 'oil', 1.901, 'moreThanHeld'],
   [1, 'blade', 1, 'notInKit'],
-  [0.5, 'plug', 1, 'notWhole'],
+  [1, 'plug', 0.5, 'partOfPiece'],
+  [1, 'oil', 0.5, null],
 ])('of %s kits %s × %s left: %s', (kits, articleId, quantity, fault) => {
   expect(leftFault(kits, KIT, { articleId, quantity })).toBe(fault);
+});
+
+test('of a kit with contents there is no half', () => {
+  expect([mayOpen(2, KIT), mayOpen(0.5, KIT), mayOpen(0.5, [])]).toEqual([true, false, true]);
 });

@@ -1,3 +1,4 @@
+import type { StockUnit } from '../units/stock.js';
 import { roundQuantity } from './ledger.js';
 
 /** What a kit holds of an article. */
@@ -51,15 +52,22 @@ export function kitPartPrice(
   return Math.floor((kitValues(priceMinor, parts)[at] ?? 0) / part.quantity);
 }
 
-export type LeftFault = 'notInKit' | 'moreThanHeld' | 'notWhole';
+export type LeftFault = 'notInKit' | 'moreThanHeld' | 'partOfPiece';
 
-/**
- * What speaks against something being left of so many opened kits; null where nothing does. Kits are opened whole: half of one is what
- * was used of it, and the rest is left.
- */
-export function leftFault(kits: number, parts: readonly KitPart[], left: LeftOver): LeftFault | null {
-  if (!Number.isInteger(kits)) return 'notWhole';
+/** A part of a kit, and how it is counted. */
+export interface CountedPart extends KitPart {
+  readonly unit: StockUnit;
+}
+
+/** Whether so many kits can be opened: of a kit with contents there is no half. What was not used of one is left of it. */
+export function mayOpen(kits: number, parts: readonly KitPart[]): boolean {
+  return parts.length === 0 || Number.isInteger(kits);
+}
+
+/** What speaks against something being left of so many opened kits; null where nothing does. */
+export function leftFault(kits: number, parts: readonly CountedPart[], left: LeftOver): LeftFault | null {
   const part = parts.find(({ articleId }) => articleId === left.articleId);
   if (!part) return 'notInKit';
+  if (part.unit === 'piece' && !Number.isInteger(left.quantity)) return 'partOfPiece';
   return left.quantity > roundQuantity(kits * part.quantity) ? 'moreThanHeld' : null;
 }

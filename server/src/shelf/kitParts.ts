@@ -1,10 +1,11 @@
 import type { DrawDto, FieldFaultDto, KitPartDto, KitPartFieldsDto } from '@yugator/contracts';
-import { leftFault } from '@yugator/core';
+import { leftFault, mayOpen } from '@yugator/core';
 import type { LeftFault } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { Article, KitPartRow } from '../models/shelf.model.js';
 import { fault } from '../problem/problem.js';
 
+const WHOLE_KITS = 'Kits are opened whole: type a whole number of kits, and what is left of them.';
 const WHOLE_PIECES = 'Pieces are whole: type a whole number.';
 
 /** What kits hold, by the kit's id, in the order of names; of all kits where no ids are given. */
@@ -50,7 +51,7 @@ export async function contentFaults(
 }
 
 const LEFT_WORDS: Record<LeftFault, string> = {
-  notWhole: 'Kits are opened whole: type a whole number of kits, and what is left of them.',
+  partOfPiece: WHOLE_PIECES,
   notInKit: 'The kit holds none of this (any more). Take the line out.',
   moreThanHeld: 'More cannot be left than the kits held.',
 };
@@ -61,13 +62,9 @@ export function leftFaults(
   parts: readonly KitPartDto[],
   pointer: string,
 ): FieldFaultDto[] {
-  if (parts.length > 0 && !Number.isInteger(quantity))
-    return [fault(`${pointer}/quantity`, 'notWhole', LEFT_WORDS.notWhole)];
+  if (!mayOpen(quantity, parts)) return [fault(`${pointer}/quantity`, 'notWhole', WHOLE_KITS)];
   return left.flatMap((each, at) => {
     const where = `${pointer}/left/${at}`;
-    const isPiece = parts.find(({ articleId }) => articleId === each.articleId)?.unit === 'piece';
-    if (isPiece && !Number.isInteger(each.quantity))
-      return [fault(`${where}/quantity`, 'notWhole', WHOLE_PIECES)];
     const kind = leftFault(quantity, parts, each);
     if (kind === null) return [];
     const part = kind === 'notInKit' ? 'articleId' : 'quantity';
