@@ -51,6 +51,8 @@ export * from './season/season.dto.js';
 export * from './session/session.dto.js';
 export * from './session/shed.dto.js';
 export * from './shelf/article.dto.js';
+export * from './shelf/fit.dto.js';
+export * from './shelf/traits.dto.js';
 export * from './site/site.dto.js';
 export * from './subjects.js';
 export * from './today/today.dto.js';

@@ -6,7 +6,8 @@ import { AccessPhotoDto } from '../machine/accessPhoto.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 import { DefectDto, SEVERITIES } from '../defect/defect.dto.js';
 import type { Severity } from '../defect/defect.dto.js';
-import { ItemNeedDto, VesselsDto } from './visit.dto.js';
+import { FluidFitDto } from '../shelf/fit.dto.js';
+import { ItemNeedDto, ShelvedKitDto, VesselsDto } from './visit.dto.js';
 import { IsFound } from './found.js';
 import { RecordDto } from './record.dto.js';
 import type { Found } from './found.js';
@@ -171,6 +172,11 @@ export class SignOffDto {
   })
   mendedDefectIds?: string[];
 
+  /** why a fluid was used that does not suit the machine; the crew lead alone may say so */
+  @IsOptional()
+  @IsText({ most: 200, message: 'Keep the reason within 200 letters.' })
+  fluidReason?: string;
+
   @IsOptional()
   @IsText({ most: 1000, message: 'Keep the note within 1,000 letters.' })
   note?: string;
@@ -252,6 +258,8 @@ export class JobDrawDto {
   quantity!: number;
   onHand!: number;
   priceMinor!: number;
+  /** of a kit: what is left of it */
+  left!: LeftOverDto[];
 }
 
 export const JOB_STATES = ['open', 'signedOff', 'dropped', 'voided'] as const;
@@ -269,6 +277,10 @@ export class JobDto {
   setUp!: MachineSetUp;
   /** what its items take from the shelf */
   needs!: ItemNeedDto[];
+  /** kits on the shelf that hold something of it */
+  kits!: ShelvedKitDto[];
+  /** fluids that fit the machine */
+  fluids!: FluidFitDto[];
   /** steps that somebody touched */
   steps!: JobStepDto[];
   vessels!: VesselsDto;

@@ -36,6 +36,8 @@ export class RecordDto {
   /** both together */
   costMinor!: number;
   note!: string;
+  /** why a fluid was used that does not suit the machine; '' where all suited */
+  fluidReason!: string;
   /** of a walk-round: looks that were well, and what was put right on the spot */
   wellLooks!: string[];
   putRight!: PutRightDto[];

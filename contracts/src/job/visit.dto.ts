@@ -1,7 +1,8 @@
-import type { MachineSetUp, ProposalReason } from '@yugator/core';
+import type { Component, FluidJudgement, MachineSetUp, ProposalReason } from '@yugator/core';
 import { DefectDto } from '../defect/defect.dto.js';
 import { MachineRefDto } from '../machine/machine.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
+import { KitPartDto } from '../shelf/article.dto.js';
 
 /** An item that is worth doing in a visit, and why. */
 export class ProposalDto {
@@ -19,6 +20,19 @@ export class ItemNeedDto {
   onHand!: number;
   /** for a piece or litre, in minor units */
   priceMinor!: number;
+  /** what it is for, where it follows from what fits the machine; null where the line of its book names it */
+  component!: Component | null;
+  /** of a fluid: whether it may go in; null of anything else */
+  judgement!: FluidJudgement | null;
+}
+
+/** A kit on the shelf that holds something of what is needed. */
+export class ShelvedKitDto {
+  articleId!: string;
+  name!: string;
+  onHand!: number;
+  priceMinor!: number;
+  contents!: KitPartDto[];
 }
 
 /** What the shop drains into, in litres. */
@@ -37,6 +51,7 @@ export class VisitDto {
   lines!: DueLineDto[];
   proposals!: ProposalDto[];
   needs!: ItemNeedDto[];
+  kits!: ShelvedKitDto[];
   vessels!: VesselsDto;
   defects!: DefectDto[];
   openJobId!: string | null;

@@ -158,7 +158,7 @@ export class OverrideDto extends OverrideFieldsDto {
 }
 
 /** What one machine hands on to others of its kind. */
-export const SHARED_PARTS = ['spec', 'books', 'seasons', 'attachments', 'overrides'] as const;
+export const SHARED_PARTS = ['spec', 'books', 'seasons', 'attachments', 'overrides', 'fits'] as const;
 export type SharedPart = (typeof SHARED_PARTS)[number];
 
 export class ShareDto {

@@ -28,3 +28,8 @@ export function IsComponentOrNone(): PropertyDecorator {
     { message: CHOOSE },
   );
 }
+
+/** A component of the closed list. */
+export function IsComponent(): PropertyDecorator {
+  return ValidateBy({ name: 'isComponent', validator: { validate: isComponent } }, { message: CHOOSE });
+}

@@ -1,6 +1,7 @@
-import type { StockState } from '@yugator/core';
-import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
-import { IsId, IsText, Parts, Unique } from '../rules/index.js';
+import type { Component, StockState } from '@yugator/core';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsComponentOrNone, IsId, IsText, Part, Parts, Unique } from '../rules/index.js';
+import { FilterTraitsDto, FluidTraitsDto, MakerNumberDto, PlugTraitsDto } from './traits.dto.js';
 
 export const ARTICLE_KINDS = ['kit', 'part', 'fluid'] as const;
 export type ArticleKind = (typeof ARTICLE_KINDS)[number];
@@ -24,6 +25,23 @@ export class ArticleDto {
   priceMinor!: number;
   onHand!: number;
   state!: StockState;
+  /** our own; '' where it has none */
+  number!: string;
+  /** what a scanner reads off it; '' where it has none */
+  barcode!: string;
+  /** where it lies; '' where nobody said */
+  place!: string;
+  /** what it is; null of a kit, and where nobody said */
+  component!: Component | null;
+  makerNumbers!: MakerNumberDto[];
+  /** of a fluid, as its label says */
+  fluid!: FluidTraitsDto | null;
+  /** of a filter, as it was measured */
+  filter!: FilterTraitsDto | null;
+  /** of a spark plug */
+  plug!: PlugTraitsDto | null;
+  /** no longer bought: what is left of it is used up */
+  isRetired!: boolean;
   /** of a kit: what it holds */
   contents!: KitPartDto[];
   version!: number;
@@ -69,6 +87,38 @@ class ArticleFieldsDto {
   @Max(100_000_000, { message: 'Keep the price within 1,000,000.' })
   @IsInt({ message: 'Give the price in whole cents.' })
   priceMinor!: number;
+
+  @IsOptional()
+  @IsText({ most: 40, message: 'Keep the number within 40 letters.' })
+  number?: string;
+
+  @IsOptional()
+  @IsText({ most: 60, message: 'Keep the barcode within 60 letters.' })
+  barcode?: string;
+
+  @IsOptional()
+  @IsText({ most: 60, message: 'Keep the place within 60 letters.' })
+  place?: string;
+
+  @IsOptional()
+  @IsComponentOrNone()
+  component?: Component | null;
+
+  @IsOptional()
+  @Parts(() => MakerNumberDto, 20, "Keep 20 makers' numbers at most.")
+  makerNumbers?: MakerNumberDto[];
+
+  @IsOptional()
+  @Part(() => FluidTraitsDto, 'Say what kind of fluid it is, or leave it out.')
+  fluid?: FluidTraitsDto | null;
+
+  @IsOptional()
+  @Part(() => FilterTraitsDto, 'Say what the filter measures, or leave it out.')
+  filter?: FilterTraitsDto | null;
+
+  @IsOptional()
+  @Part(() => PlugTraitsDto, 'Say what the plug measures, or leave it out.')
+  plug?: PlugTraitsDto | null;
 }
 
 export class CreateArticleDto extends ArticleFieldsDto {
@@ -96,6 +146,11 @@ export class UpdateArticleDto extends ArticleFieldsDto {
   @Parts(() => KitPartFieldsDto, 50, 'A kit holds 50 articles at most.')
   @Unique((part: KitPartFieldsDto) => part.articleId, 'Each article counts once; add up its lines.')
   contents!: KitPartFieldsDto[];
+
+  /** no longer bought; left out, as it was */
+  @IsOptional()
+  @IsBoolean({ message: 'Say whether it is no longer bought.' })
+  isRetired?: boolean;
 
   @IsInt({ message: 'The version that the change is based on is missing.' })
   version!: number;

@@ -1,7 +1,16 @@
 import { HOUSE_FIGURES, isHouseRules, shownRange } from '@yugator/core';
 import type { HouseFigure, HouseFigureKey, HouseFigures, HouseRules } from '@yugator/core';
-import { IsInt, IsNumber, Max, Min, registerDecorator } from 'class-validator';
-import { applyDecorators, Part } from '../rules/index.js';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  Max,
+  Min,
+  registerDecorator,
+} from 'class-validator';
+import { applyDecorators, Part, Parts } from '../rules/index.js';
 
 function IsHouseRules(): PropertyDecorator {
   return (target, propertyName) => {
@@ -45,6 +54,24 @@ export class HouseFiguresDto implements HouseFigures {
   restGoodVolts!: number;
 }
 
+function Celsius(): PropertyDecorator {
+  const message = 'Give the temperature in °C, from -60 to 60.';
+  return applyDecorators(
+    IsNumber({ maxDecimalPlaces: 1 }, { message }),
+    Min(-60, { message }),
+    Max(60, { message }),
+  );
+}
+
+/** The coldest and warmest of a month. */
+export class MonthTemperaturesDto {
+  @Celsius()
+  low!: number;
+
+  @Celsius()
+  high!: number;
+}
+
 /** How the shop works, and what it drains into. */
 export class WorkshopFieldsDto {
   @IsHouseRules()
@@ -70,6 +97,13 @@ export class WorkshopFieldsDto {
     { message: 'Give what the used-oil container holds in litres, such as 60.' },
   )
   usedOilLitres!: number;
+
+  /** month by month, January first; left out, as it was */
+  @IsOptional()
+  @ArrayMinSize(12, { message: 'Give all twelve months.' })
+  @ArrayMaxSize(12, { message: 'Give all twelve months.' })
+  @Parts(() => MonthTemperaturesDto, 12, 'Give all twelve months.')
+  climate?: MonthTemperaturesDto[];
 }
 
 export class UpdateWorkshopDto extends WorkshopFieldsDto {

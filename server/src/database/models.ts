@@ -21,7 +21,7 @@ import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
 import { PhotoCount } from '../models/photoCount.model.js';
 import { Secret } from '../models/secret.model.js';
 import { Session, ShedDevice } from '../models/session.model.js';
-import { Article, ItemArticleRow, KitPartRow, Movement } from '../models/shelf.model.js';
+import { Article, FitRow, ItemArticleRow, KitPartRow, Movement } from '../models/shelf.model.js';
 import { Site } from '../models/site.model.js';
 import { IdempotentRequest } from '../models/idempotentRequest.model.js';
 
@@ -37,6 +37,7 @@ export const MODELS = [
   EvidenceAnswerRow,
   IdempotentRequest,
   Item,
+  FitRow,
   ItemArticleRow,
   ItemOverrideRow,
   Job,

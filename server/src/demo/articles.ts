@@ -1,5 +1,5 @@
 import type { ArticleKind, ArticleUnit } from '@yugator/contracts';
-import { DUNMALLET, HOBBIN_DIESEL, HOBBIN_GAS, HOBBIN_RIDER, QUILLON, VERRICK } from './larkmere.js';
+import type { Category, Component, FilterTraits, FluidTraits, MakerNumber, PlugTraits } from '@yugator/core';
 
 /** What stands on the shelf of the invented crew. */
 export interface DemoArticle {
@@ -10,195 +10,254 @@ export interface DemoArticle {
   /** how much comes in at once */
   readonly lot: number;
   readonly priceMinor: number;
+  readonly number: string;
+  readonly place: string;
+  readonly component: Component | null;
+  readonly makerNumbers: readonly MakerNumber[];
+  readonly fluid: FluidTraits | null;
+  readonly filter: FilterTraits | null;
+  readonly plug: PlugTraits | null;
   /** of a kit: what it holds, by name */
-  readonly holds?: readonly (readonly [name: string, quantity: number])[];
-  /** what takes it: book, item, how much */
-  readonly needs: readonly (readonly [book: string, item: string, quantity: number])[];
+  readonly holds: readonly (readonly [name: string, quantity: number])[];
 }
 
-const OIL = 'Engine oil and filter';
+const PLAIN = {
+  component: null,
+  makerNumbers: [],
+  fluid: null,
+  filter: null,
+  plug: null,
+  holds: [],
+} as const;
+
+type Stock = readonly [
+  number: string,
+  name: string,
+  place: string,
+  leastOnHand: number,
+  lot: number,
+  priceMinor: number,
+];
+
+function stock([number, name, place, leastOnHand, lot, priceMinor]: Stock) {
+  return { number, name, place, leastOnHand, lot, priceMinor };
+}
+
+function kit(of: Stock, holds: DemoArticle['holds']): DemoArticle {
+  return { ...PLAIN, ...stock(of), kind: 'kit', unit: 'piece', holds };
+}
+
+/** Makers with their numbers, and what took their place. */
+function numbers(
+  rows: readonly (readonly [maker: string, number: string, supersededBy?: string])[],
+): MakerNumber[] {
+  return rows.map(([maker, number, supersededBy = '']) => ({ maker, number, supersededBy }));
+}
+
+type Numbers = Parameters<typeof numbers>[0];
+
+function part(of: Stock, component: Component | null, rows: Numbers): DemoArticle {
+  return { ...PLAIN, ...stock(of), kind: 'part', unit: 'piece', component, makerNumbers: numbers(rows) };
+}
+
+/** mm, and kPa of the bypass */
+type Measures = readonly [
+  height: number,
+  outside: number,
+  gasket: number,
+  thread: string,
+  bypass: number | null,
+];
+
+function filter(of: Stock, component: Component, rows: Numbers, measures: Measures): DemoArticle {
+  const [height, outside, gasket, thread, bypass] = measures;
+  return { ...part(of, component, rows), filter: { height, outside, gasket, thread, bypass } };
+}
+
+function plug(of: Stock, rows: Numbers, reach: number): DemoArticle {
+  return { ...part(of, 'sparkPlugs', rows), plug: { reach, thread: 'M14 × 1.25', hexagon: 15.9 } };
+}
+
+type Label = readonly [kind: FluidTraits['kind'], grade: string, ...categories: Category[]];
+
+function fluid(of: Stock, component: Component | null, rows: Numbers, label: Label): DemoArticle {
+  const [kind, grade, ...categories] = label;
+  return {
+    ...part(of, component, rows),
+    kind: 'fluid',
+    unit: 'litre',
+    fluid: { kind, grade, categories },
+  };
+}
 
 export const ARTICLES: readonly DemoArticle[] = [
-  {
-    name: 'Oil change kit, V-twin',
-    kind: 'kit',
-    unit: 'piece',
-    leastOnHand: 3,
-    lot: 6,
-    priceMinor: 2890,
-    holds: [
-      ['10W-30 engine oil', 1.9],
+  kit(
+    ['K-01', 'Oil change kit, V-twin', 'Rack A, top', 2, 6, 2890],
+    [
+      ['10W-30 engine oil', 2],
       ['Oil filter, V-twin', 1],
       ['Spark plug, 5/8 in', 2],
       ['Fuel filter, in-line', 1],
     ],
-    needs: [
-      [QUILLON, OIL, 1],
-      [VERRICK, OIL, 1],
+  ),
+  kit(
+    ['K-02', 'Oil change kit, single cylinder', 'Rack A, top', 1, 3, 1890],
+    [
+      ['10W-30 engine oil', 2],
+      ['Oil filter, small engine', 1],
+      ['Spark plug, 5/8 in', 1],
     ],
-  },
-  {
-    name: 'Oil filter, V-twin',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 1,
-    lot: 2,
-    priceMinor: 790,
-    needs: [],
-  },
-  {
-    name: 'Air filter, V-twin',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 3,
-    lot: 8,
-    priceMinor: 1150,
-    needs: [
-      [HOBBIN_RIDER, 'Air filter: replace', 1],
-      [QUILLON, 'Air filter: replace', 1],
-      [VERRICK, 'Air filter: replace', 1],
+  ),
+  kit(
+    ['K-03', 'Service kit, tractor, 100 h', 'Rack A, top', 1, 2, 4690],
+    [
+      ['15W-40 diesel engine oil', 4],
+      ['Oil filter, tractor', 1],
+      ['Fuel filter, tractor', 1],
     ],
-  },
-  {
-    name: 'Fuel filter, in-line',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 4,
-    lot: 10,
-    priceMinor: 420,
-    needs: [
-      [QUILLON, 'Fuel filter: replace', 1],
-      [VERRICK, 'Fuel filter: replace', 1],
+  ),
+  kit(
+    ['K-04', 'Yearly kit, utility vehicle, gasoline', 'Rack A, top', 1, 2, 5290],
+    [
+      ['10W-40 engine oil', 2],
+      ['Oil filter, utility vehicle', 1],
+      ['Air filter, utility vehicle', 1],
     ],
-  },
-  {
-    name: 'Spark plug, 5/8 in',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 6,
-    lot: 20,
-    priceMinor: 380,
-    needs: [
-      [HOBBIN_RIDER, 'Spark plug: replace', 1],
-      [QUILLON, 'Spark plugs: replace', 2],
-      [VERRICK, 'Spark plugs: replace', 2],
+  ),
+  filter(
+    ['F-01', 'Oil filter, V-twin', 'Rack A, 1', 1, 2, 790],
+    'engineOilFilter',
+    [
+      ['Quillon', 'QF 1004', 'QF 1004B'],
+      ['Verrick', 'VE-77'],
     ],
-  },
-  {
-    name: 'Grease cartridge, NLGI 2, 400 g',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 4,
-    lot: 10,
-    priceMinor: 490,
-    needs: [],
-  },
-  {
-    name: '10W-30 engine oil',
-    kind: 'fluid',
-    unit: 'litre',
-    leastOnHand: 5,
-    lot: 20,
-    priceMinor: 640,
-    needs: [
-      [HOBBIN_GAS, OIL, 1.9],
-      [HOBBIN_RIDER, 'Engine oil', 1.4],
+    [83, 76, 62.5, '3/4-16 UNF', 70],
+  ),
+  filter(
+    ['F-02', 'Oil filter, V-twin, short', 'Rack A, 1', 0, 1, 520],
+    'engineOilFilter',
+    [['Marlow', 'M 23']],
+    [62, 66, 56, '3/4-16 UNF', null],
+  ),
+  filter(
+    ['F-03', 'Oil filter, V-twin, tall', 'Rack A, 1', 0, 2, 610],
+    'engineOilFilter',
+    [['Marlow', 'M 24']],
+    [98, 76, 62.5, '3/4-16 UNF', null],
+  ),
+  filter(
+    ['F-04', 'Oil filter, small engine', 'Rack A, 1', 2, 6, 690],
+    'engineOilFilter',
+    [['Hobbin', 'HL 310']],
+    [65, 66, 56, '3/4-16 UNF', null],
+  ),
+  filter(
+    ['F-05', 'Oil filter, tractor', 'Rack A, 2', 1, 4, 1340],
+    'engineOilFilter',
+    [['Dunmallet', 'DM-28-116']],
+    [95, 80, 64, 'M20 × 1.5', 100],
+  ),
+  filter(
+    ['F-06', 'Oil filter, utility vehicle', 'Rack A, 2', 2, 6, 980],
+    'engineOilFilter',
+    [['Hobbin', 'HV 412']],
+    [80, 68, 58, 'M20 × 1.5', null],
+  ),
+  part(['A-01', 'Air filter, V-twin', 'Rack A, 3', 3, 8, 1150], 'airFilter', [
+    ['Quillon', 'QA 210'],
+    ['Verrick', 'VA-210'],
+  ]),
+  part(['A-02', 'Air filter, single cylinder', 'Rack A, 3', 1, 3, 890], 'airFilter', [['Hobbin', 'HL 320']]),
+  part(['A-03', 'Air filter, utility vehicle', 'Rack A, 3', 2, 4, 1680], 'airFilter', [['Hobbin', 'HV 420']]),
+  part(['A-04', 'Primary air element, tractor', 'Rack A, 3', 1, 3, 3250], 'airFilter', [
+    ['Dunmallet', 'DM-28-140'],
+  ]),
+  part(['B-01', 'Fuel filter, in-line', 'Rack B, 1', 4, 10, 420], 'fuelFilter', [
+    ['Quillon', 'QB 31'],
+    ['Verrick', 'VB-31'],
+  ]),
+  part(['B-02', 'Fuel filter, tractor', 'Rack B, 1', 2, 4, 1120], 'fuelFilter', [['Dunmallet', 'DM-28-150']]),
+  part(['B-03', 'Fuel filter, diesel utility vehicle', 'Rack B, 1', 1, 2, 1240], 'fuelFilter', [
+    ['Hobbin', 'HV 431'],
+  ]),
+  plug(
+    ['S-01', 'Spark plug, 5/8 in', 'Rack B, 2', 6, 20, 380],
+    [
+      ['Quillon', 'QS 7'],
+      ['Verrick', 'VS-7'],
+      ['Hobbin', 'HL 307'],
     ],
-  },
-  {
-    name: '15W-40 diesel engine oil',
-    kind: 'fluid',
-    unit: 'litre',
-    leastOnHand: 8,
-    lot: 20,
-    priceMinor: 590,
-    needs: [
-      [DUNMALLET, OIL, 3.7],
-      [HOBBIN_DIESEL, OIL, 2.8],
-    ],
-  },
-  {
-    name: 'Oil filter, small engine',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 2,
-    lot: 6,
-    priceMinor: 690,
-    needs: [[HOBBIN_RIDER, 'Oil filter', 1]],
-  },
-  {
-    name: 'Oil filter, tractor',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 2,
-    lot: 4,
-    priceMinor: 1340,
-    needs: [[DUNMALLET, OIL, 1]],
-  },
-  {
-    name: 'Oil filter, utility vehicle',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 2,
-    lot: 6,
-    priceMinor: 980,
-    needs: [
-      [HOBBIN_GAS, OIL, 1],
-      [HOBBIN_DIESEL, OIL, 1],
-    ],
-  },
-  {
-    name: 'Transmission and hydraulic oil',
-    kind: 'fluid',
-    unit: 'litre',
-    leastOnHand: 20,
-    lot: 60,
-    priceMinor: 710,
-    needs: [
-      [DUNMALLET, 'Transmission oil, strainer and filter', 18],
-      [VERRICK, 'Hydro oil and filters', 4.2],
-    ],
-  },
-  {
-    name: 'Hydraulic filter pair, utility vehicle',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 1,
-    lot: 2,
-    priceMinor: 4600,
-    needs: [
-      [HOBBIN_GAS, 'Hydraulic filters, both', 1],
-      [HOBBIN_DIESEL, 'Hydraulic filters, both', 1],
-    ],
-  },
-  {
-    name: 'Air filter, utility vehicle',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 2,
-    lot: 4,
-    priceMinor: 1680,
-    needs: [
-      [HOBBIN_GAS, 'Air filter: replace', 1],
-      [HOBBIN_DIESEL, 'Air filter: replace', 1],
-    ],
-  },
-  {
-    name: 'Primary air element, tractor',
-    kind: 'part',
-    unit: 'piece',
-    leastOnHand: 1,
-    lot: 3,
-    priceMinor: 3250,
-    needs: [[DUNMALLET, 'Primary air element: replace', 1]],
-  },
-  {
-    name: 'Coolant, ready mixed',
-    kind: 'fluid',
-    unit: 'litre',
-    leastOnHand: 5,
-    lot: 10,
-    priceMinor: 450,
-    needs: [[DUNMALLET, 'Coolant: change', 5]],
-  },
+    19,
+  ),
+  plug(['S-02', 'Spark plug, long reach', 'Rack B, 2', 0, 4, 450], [['Hobbin', 'HV 440']], 26.5),
+  filter(
+    ['H-01', 'Hydro filter, zero-turn', 'Rack B, 3', 2, 4, 1460],
+    'hydroFilters',
+    [['Verrick', 'VH-52']],
+    [88, 76, 62.5, '3/4-16 UNF', null],
+  ),
+  part(['H-02', 'Hydraulic filter pair, utility vehicle', 'Rack B, 3', 1, 2, 4600], 'hydraulicFilters', [
+    ['Hobbin', 'HV 460'],
+  ]),
+  filter(
+    ['H-03', 'Transmission filter, tractor', 'Rack B, 3', 1, 2, 2890],
+    'transmissionFilter',
+    [['Dunmallet', 'DM-28-160']],
+    [140, 93, 71, '1-12 UNF', null],
+  ),
+  part(['H-04', 'Transmission strainer, tractor', 'Rack B, 3', 0, 1, 1990], 'transmissionStrainer', [
+    ['Dunmallet', 'DM-28-161'],
+  ]),
+  part(['R-01', 'Radiator hose set, tractor', 'Rack B, 4', 0, 1, 3480], 'radiatorHoses', [
+    ['Dunmallet', 'DM-28-171'],
+  ]),
+  part(['G-01', 'Grease cartridge, NLGI 2, 400 g', 'Grease bench', 4, 10, 490], null, []),
+  fluid(
+    ['O-01', '10W-30 engine oil', 'Oil bench', 5, 20, 640],
+    'engineOil',
+    [['Quillon', 'QO 30']],
+    ['engineOil', '10W-30', 'API SN', 'API SL'],
+  ),
+  fluid(
+    ['O-02', '10W-40 engine oil', 'Oil bench', 4, 20, 690],
+    'engineOil',
+    [['Hobbin', 'HO 40']],
+    ['engineOil', '10W-40', 'API SN'],
+  ),
+  fluid(
+    ['O-03', '15W-40 diesel engine oil', 'Oil bench', 8, 20, 590],
+    'engineOil',
+    [['Dunmallet', 'DO 15']],
+    ['engineOil', '15W-40', 'API CK-4', 'API CI-4 PLUS'],
+  ),
+  fluid(
+    ['O-04', '20W-50 hydro oil', 'Oil bench', 5, 20, 760],
+    'hydroOil',
+    [['Verrick', 'VO 50']],
+    ['engineOil', '20W-50', 'API SJ'],
+  ),
+  fluid(
+    ['O-05', 'Transmission and hydraulic oil', 'Drum, back wall', 20, 60, 710],
+    'transmissionOil',
+    [['Dunmallet', 'DO 70']],
+    ['tractorFluid', '10W-30'],
+  ),
+  fluid(
+    ['O-06', '80W-90 gear oil, GL-5', 'Oil bench', 4, 10, 820],
+    null,
+    [['Dunmallet', 'DO 90']],
+    ['gearOil', '80W-90', 'API GL-5'],
+  ),
+  fluid(
+    ['O-07', 'ISO VG 46 hydraulic oil', 'Oil bench', 0, 5, 460],
+    'hydraulicOil',
+    [],
+    ['hydraulicOil', 'ISO VG 46'],
+  ),
+  fluid(
+    ['C-01', 'Coolant, ready mixed', 'Oil bench', 5, 10, 450],
+    'coolant',
+    [['Dunmallet', 'DC 1']],
+    ['coolant', '', 'Coolant, organic (OAT)'],
+  ),
 ];

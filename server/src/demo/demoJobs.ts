@@ -1,33 +1,47 @@
 import type { CreationAttributes } from 'sequelize';
-import { proposedDraw, roundQuantity } from '@yugator/core';
-import type { Draw, Finding, ItemArticle } from '@yugator/core';
+import { drawsWithKits, fittingNeeds, kitPartPrice, proposedDraw, roundQuantity } from '@yugator/core';
+import type { Finding, Fit, KitDraw, ScheduleItem, ShelvedKit } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import type { Book } from '../models/book.model.js';
+import { known } from '../database/known.js';
 import { Job, JobItem } from '../models/job.model.js';
 import { keepNamesOf } from '../models/keepNames.js';
-import { Article, ItemArticleRow, KitPartRow, Movement } from '../models/shelf.model.js';
+import { Article, FitRow, KitPartRow, Movement } from '../models/shelf.model.js';
 import { ARTICLES } from './articles.js';
 import type { DemoArticle } from './articles.js';
+import { FITS } from './demoFits.js';
 import { LABOUR_RATE_MINOR } from './larkmere.js';
+import type { DemoMachine } from './larkmere.js';
 import type { DemoJob } from './machineHistory.js';
+import { specCardOf } from './specCards.js';
+
+/** A machine of the fleet, as far as its jobs draw from the shelf. */
+export interface DemoWorked {
+  readonly id: string;
+  readonly machine: Pick<DemoMachine, 'machineClass' | 'fuel' | 'model'>;
+  readonly items: readonly ScheduleItem[];
+}
 
 interface MachineJob extends DemoJob {
   readonly id: string;
-  readonly machineId: string;
+  readonly of: DemoWorked;
   readonly findings: (itemId: string) => Finding[] | null;
 }
 
 /** A row of the stock ledger to be written. */
 type Row = CreationAttributes<Movement>;
 
+type Shelved = DemoArticle & { readonly id: string };
+
 /** A day before the first job, so that the shelf was filled when it began. */
 const BEFORE_MS = 86_400_000;
+const HOUR_MS = 3_600_000;
 
 /** The jobs of the whole fleet in order of time, and the shelf that they drew from. */
 export class DemoJobs {
   private readonly jobs: MachineJob[] = [];
-  private readonly articles: readonly (DemoArticle & { id: string })[];
-  private readonly needs: readonly ItemArticle[];
+  private readonly articles: readonly Shelved[] = ARTICLES.map((article) => ({ ...article, id: uuid() }));
+  private readonly idByName = new Map(this.articles.map(({ id, name }) => [name, id]));
   private readonly minutes: ReadonlyMap<string, number>;
 
   constructor(
@@ -35,42 +49,33 @@ export class DemoJobs {
     private readonly mechanicId: string,
     private readonly leadId: string,
   ) {
-    this.articles = ARTICLES.map((article) => ({ ...article, id: uuid() }));
-    const items = books.flatMap((book) => (book.items ?? []).map((item) => ({ book: book.name, item })));
-    this.minutes = new Map(items.map(({ item }) => [item.id, item.minutes]));
-    this.needs = this.articles.flatMap((article) =>
-      article.needs.map(([book, name, quantity]) => {
-        const found = items.find((candidate) => candidate.book === book && candidate.item.name === name);
-        if (!found) throw new Error(`"${article.name}" is for "${name}" of "${book}", which does not exist.`);
-        return { itemId: found.item.id, articleId: article.id, quantity };
-      }),
-    );
+    this.minutes = new Map(books.flatMap(({ items = [] }) => items.map(({ id, minutes }) => [id, minutes])));
   }
 
   /** Takes in the jobs of a machine, with what its checks found of an item. */
-  add(machineId: string, jobs: readonly DemoJob[], findings: MachineJob['findings']): void {
-    this.jobs.push(...jobs.map((job) => ({ ...job, id: uuid(), machineId, findings })));
+  add(of: DemoWorked, jobs: readonly DemoJob[], findings: MachineJob['findings']): void {
+    this.jobs.push(...jobs.map((job) => ({ ...job, id: uuid(), of, findings })));
   }
 
   async write(): Promise<void> {
     this.jobs.sort((a, b) => a.at - b.at);
     await Article.bulkCreate(
-      this.articles.map(({ id, name, kind, unit, leastOnHand, priceMinor }) => ({
-        id,
-        name,
-        kind,
-        unit,
-        leastOnHand,
-        priceMinor,
+      this.articles.map(({ lot: _lot, holds: _holds, makerNumbers, fluid, filter, plug, ...columns }) => ({
+        ...columns,
+        traits: { makerNumbers, fluid, filter, plug },
       })),
     );
-    const idOf = (name: string) => this.articles.find((article) => article.name === name)?.id ?? '';
     await KitPartRow.bulkCreate(
-      this.articles.flatMap(({ id: kitId, holds = [] }) =>
-        holds.map(([name, quantity]) => ({ kitId, articleId: idOf(name), quantity })),
+      this.articles.flatMap(({ id: kitId, holds }) =>
+        holds.map(([name, quantity]) => ({ kitId, articleId: known(this.idByName, name), quantity })),
       ),
     );
-    await ItemArticleRow.bulkCreate(this.needs.map((need) => ({ ...need })));
+    const worked = [...new Map(this.jobs.map(({ of }) => [of.id, of])).values()];
+    await FitRow.bulkCreate(
+      worked.flatMap(({ id: machineId, machine }) =>
+        this.fitsOf(machine).map((fit) => ({ ...fit, machineId })),
+      ),
+    );
     await Job.bulkCreate(this.jobs.map((job) => this.jobRow(job)));
     await JobItem.bulkCreate(
       this.jobs.flatMap((job) =>
@@ -84,13 +89,23 @@ export class DemoJobs {
       ),
     );
     await Movement.bulkCreate(this.movements());
-    await keepNamesOf([...new Set(this.jobs.map(({ machineId }) => machineId))]);
+    await keepNamesOf(worked.map(({ id }) => id));
   }
 
-  private jobRow({ id, machineId, at, on, life, shown, itemIds }: MachineJob) {
+  private fitsOf({ model }: DemoWorked['machine']): (Fit & { reason: string })[] {
+    return (FITS[model] ?? []).map(([component, name, quantity, standing = 'original', reason = '']) => ({
+      component,
+      articleId: known(this.idByName, name),
+      quantity,
+      standing,
+      reason,
+    }));
+  }
+
+  private jobRow({ id, of, at, on, life, shown, itemIds }: MachineJob) {
     return {
       id,
-      machineId,
+      machineId: of.id,
       state: 'signedOff' as const,
       version: 2,
       note: '',
@@ -107,38 +122,84 @@ export class DemoJobs {
     };
   }
 
-  /** Each job draws what its items take; a lot comes in whenever the shelf would run out. */
+  /** Each job draws what its items take, as Yugator proposes it; a lot comes in whenever the shelf would run out. */
   private movements(): Row[] {
     const stock = new Map(this.articles.map(({ id, lot }) => [id, lot]));
     const first = (this.jobs[0]?.at ?? BEFORE_MS) - BEFORE_MS;
     const rows = this.articles.map((article) => this.received(article, first));
     for (const job of this.jobs) {
-      for (const draw of proposedDraw(job.itemIds, this.needs)) rows.push(...this.drawn(draw, job, stock));
+      for (const draw of this.drawsOf(job, stock)) rows.push(...this.drawn(draw, job, stock));
+      rows.push(...this.ordered(job, stock));
     }
     return rows;
   }
 
-  private drawn({ articleId, quantity }: Draw, job: MachineJob, stock: Map<string, number>): Row[] {
+  private drawsOf(
+    { of: { machine, items }, itemIds }: MachineJob,
+    stock: ReadonlyMap<string, number>,
+  ): KitDraw[] {
+    const { spec } = specCardOf(machine.machineClass, machine.fuel);
+    const done = items.filter(({ id }) => itemIds.includes(id));
+    const needs = fittingNeeds(done, this.fitsOf(machine), spec, stock);
+    return drawsWithKits(proposedDraw(itemIds, needs), this.kits(stock), stock);
+  }
+
+  private kits(stock: ReadonlyMap<string, number>): ShelvedKit[] {
+    return this.articles
+      .filter(({ kind }) => kind === 'kit')
+      .map((kit) => ({
+        articleId: kit.id,
+        onHand: stock.get(kit.id) ?? 0,
+        contents: kit.holds.map(([name, quantity]) => ({
+          articleId: known(this.idByName, name),
+          quantity,
+          priceMinor: this.articles.find((article) => article.name === name)?.priceMinor ?? 0,
+        })),
+      }));
+  }
+
+  private drawn({ articleId, quantity, left }: KitDraw, job: MachineJob, stock: Map<string, number>): Row[] {
     const article = this.articles.find((candidate) => candidate.id === articleId);
     if (!article) return [];
     const before = stock.get(articleId) ?? 0;
     const lots = Math.max(0, Math.ceil((quantity - before) / article.lot));
     stock.set(articleId, roundQuantity(before + lots * article.lot - quantity));
+    const moved = { movedAt: new Date(job.at), movedById: this.mechanicId, jobId: job.id, note: '' };
+    const contents = this.kits(stock).find((kit) => kit.articleId === articleId)?.contents ?? [];
+    const loose = left.map((each) => {
+      stock.set(each.articleId, roundQuantity((stock.get(each.articleId) ?? 0) + each.quantity));
+      return {
+        ...moved,
+        id: uuid(),
+        articleId: each.articleId,
+        kind: 'left' as const,
+        quantity: each.quantity,
+        priceMinor: kitPartPrice(article.priceMinor, contents, each.articleId) ?? 0,
+      };
+    });
     const out = {
+      ...moved,
       id: uuid(),
       articleId,
       kind: 'drawn' as const,
       quantity: -quantity,
       priceMinor: article.priceMinor,
-      note: '',
-      movedAt: new Date(job.at),
-      movedById: this.mechanicId,
-      jobId: job.id,
     };
-    return [...Array.from({ length: lots }, () => this.received(article, job.at - BEFORE_MS / 24)), out];
+    const came = Array.from({ length: lots }, () => this.received(article, job.at - HOUR_MS));
+    return [...came, out, ...loose];
   }
 
-  private received(article: DemoArticle & { id: string }, at: number): Row {
+  /** Kits are bought before they are out: they are opened only while there are some. */
+  private ordered(job: MachineJob, stock: Map<string, number>): Row[] {
+    return this.articles.flatMap((article) => {
+      const there = stock.get(article.id) ?? 0;
+      if (article.kind !== 'kit' || there > 0) return [];
+      stock.set(article.id, there + article.lot);
+      return [this.received(article, job.at + HOUR_MS)];
+    });
+  }
+
+  private received(article: Shelved, at: number): Row {
     return {
       id: uuid(),
       articleId: article.id,

@@ -261,7 +261,7 @@ async function load(today: CivilDate): Promise<void> {
     );
     const itemById = new Map(items.map((item) => [item.id, item]));
     const chance = random(CHECKS_SEED + index);
-    jobs.add(machineId, history.jobs, (itemId) => {
+    jobs.add({ id: machineId, machine, items }, history.jobs, (itemId) => {
       const item = itemById.get(itemId);
       return item ? demoFindings(machine, item, chance) : null;
     });

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { JobDto, JobProgressDto, JobStepDto } from '@yugator/contracts';
-import { civilDateAt, instantOf, measuredBeside } from '@yugator/core';
+import { civilDateAt, expectedFrom, instantOf, measuredBeside } from '@yugator/core';
 import type { CivilDate, HouseRules, MachineSetUp } from '@yugator/core';
 import { Item } from '../models/book.model.js';
 import { Machine } from '../models/machine.model.js';
@@ -12,14 +12,16 @@ import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { toDueLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
-import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
+import { Article, Movement } from '../models/shelf.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import type { SiteNow } from '../site/siteCalendar.js';
+import { climateOf } from '../site/workshop.js';
 import { Defects } from '../defect/defects.js';
 import { accessPhotosOf } from '../machine/accessPhotos.js';
 import { UsedOil } from '../oil/usedOil.js';
 import { earlierFindings } from './earlierFindings.js';
-import { toNeeds } from './itemNeeds.js';
+import { needsOfVisit } from './itemNeeds.js';
+import { pouredInstead } from './poured.js';
 import { Job, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
 import { inBookOrder } from './inBookOrder.js';
 import { isLeftOutAllowed } from './leaveOut.js';
@@ -119,11 +121,10 @@ export class JobSheets {
     const { site, today } = siteNow;
     const items = job.items ?? [];
     const chosen = new Set(items.map((item) => item.itemId));
-    const [scheduled, names, needed, stock, steps, defects, vessels, photos, accessPhotos, earlier] =
+    const [scheduled, names, stock, steps, defects, vessels, photos, accessPhotos, earlier] =
       await Promise.all([
         this.schedule.readOne(job.machineId, siteNow),
         namesById(),
-        ItemArticleRow.findAll({ where: { itemId: [...chosen] }, include: [Article] }),
         this.shelf.onHandById(),
         JobStep.findAll({ where: { jobId: id }, include: [Person] }),
         this.defects.open(job.machineId),
@@ -138,6 +139,13 @@ export class JobSheets {
         job.state === 'open' ? earlierFindings(job.machineId) : [],
       ]);
     const setUp = setUpOf(scheduled ?? { machine: job.machine, facts: { items: [] } }, site, chosen);
+    const taken = await needsOfVisit({
+      machineId: job.machineId,
+      setUp,
+      onHand: stock,
+      expected: expectedFrom(climateOf(site), today),
+      poured: pouredInstead(steps),
+    });
     return {
       id,
       machine: calledThen(job, job.machine),
@@ -145,7 +153,9 @@ export class JobSheets {
       openedOn: civilDateAt(instantOf(job.openedAt.getTime()), site.timeZone),
       openedBy: names.get(job.openedById) ?? '',
       items: toItemDtos(items, scheduled, setUp.rules, today),
-      needs: toNeeds(needed, stock),
+      needs: taken.needs,
+      kits: taken.kits,
+      fluids: taken.fluids,
       setUp,
       steps: steps.map(toStepDto),
       vessels,

@@ -9,6 +9,7 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 import { JobItem, JobStep } from '../models/job.model.js';
 import { JobSheets, toProgressDto } from './jobSheets.js';
 import { OpenJobs } from './openJobs.js';
+import { checkPouredAt, fluidTarget } from './poured.js';
 import { changedAfter, measuredAfter, tickAfter } from './stepSaid.js';
 
 function requireRead(
@@ -50,7 +51,8 @@ export class JobSteps {
       const job = await this.open.lock(id);
       // Whoever writes to a job holds its row, so that what is read of it here stands still.
       const items = await JobItem.findAll({ where: { jobId: id } });
-      const steps = sheetSteps(await this.sheets.setUp(job.machineId, items, siteNow));
+      const setUp = await this.sheets.setUp(job.machineId, items, siteNow);
+      const steps = sheetSteps(setUp);
       const step = steps.find((each) => each.key === key);
       if (!step) throw notFound('step on this sheet');
       const rows = await JobStep.findAll({ where: { jobId: id }, include: [Person] });
@@ -58,6 +60,9 @@ export class JobSteps {
       const version = known?.version ?? 0;
       const hasSeen = version === fields.version;
       if (!hasSeen && ago === null) throw stale('step', await this.sheets.get(id));
+      const { site, today } = siteNow;
+      const targetOf = () => fluidTarget(job.machineId, setUp, site, today);
+      await checkPouredAt(step, fields.found ?? {}, caller, targetOf);
       const said = { by: caller.id, name: caller.name, at: saidAt.getTime(), hasSeen };
       const tick = tickAfter(known, fields, said);
       if (fields.isDone) requireRead(step, tick);

@@ -24,16 +24,18 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 import { Op } from 'sequelize';
 import { Item } from '../models/book.model.js';
 import { Defects } from '../defect/defects.js';
+import { rulesOn } from '../machine/rulesOn.js';
 import { Machine } from '../models/machine.model.js';
 import { UsedOil } from '../oil/usedOil.js';
 import { Job, JobItem } from '../models/job.model.js';
+import { checkFluidDraws } from './fluidDraws.js';
 import { OpenJobs } from './openJobs.js';
+import { fluidTarget } from './poured.js';
 import { keepNames } from '../models/keepNames.js';
 import { outcomeFaults } from './outcome.js';
 import { keepFindings } from './findings.js';
 import { JobSheets } from './jobSheets.js';
 import { checkLeftOut, keepLeftOut } from './leaveOut.js';
-import { rulesOn } from './setUpOf.js';
 
 type Findings = Awaited<ReturnType<typeof keepFindings>>;
 
@@ -189,9 +191,12 @@ export class Jobs {
         caller,
         '',
       );
-      await this.shelf.draw(fields.draws, id, caller);
       const items = await JobItem.findAll({ where: { jobId: id } });
-      const findings = await keepFindings(id, await this.sheets.setUp(job.machineId, items, siteNow));
+      const setUp = await this.sheets.setUp(job.machineId, items, siteNow);
+      const target = await fluidTarget(job.machineId, setUp, site, today);
+      const fluidReason = await checkFluidDraws(id, fields, setUp, target, caller);
+      await this.shelf.draw(fields.draws, id, caller);
+      const findings = await keepFindings(id, setUp);
       await this.writeFindings(job, fields, findings, caller);
       await keepLeftOut(id, scheduled, { on: doneOn, life });
       await job.update({
@@ -203,6 +208,7 @@ export class Jobs {
         minutes: fields.minutes,
         labourRateMinor: site.labourRateMinor,
         note: fields.note ?? '',
+        fluidReason,
         readingId: row.id,
         signedOffAt: new Date(now),
         signedOffById: caller.id,

@@ -1,14 +1,10 @@
-import { fittingsOf, rulesWithWays } from '@yugator/core';
-import type { HouseRules, MachineFacts, MachineSetUp } from '@yugator/core';
+import { fittingsOf } from '@yugator/core';
+import type { MachineFacts, MachineSetUp } from '@yugator/core';
+import { rulesOn } from '../machine/rulesOn.js';
 import { storedCardOrEmpty } from '../machine/storedCard.js';
 import type { Machine } from '../models/machine.model.js';
 import type { Site } from '../models/site.model.js';
-import { figuresOf, rulesOf } from '../site/workshop.js';
-
-/** The house rules as they are on a machine. */
-export function rulesOn({ spec }: Pick<Machine, 'spec'>, site: Site): HouseRules {
-  return rulesWithWays(rulesOf(site), storedCardOrEmpty(spec).ways);
-}
+import { figuresOf } from '../site/workshop.js';
 
 /** The machine, the shop and the chosen items, as a sheet is composed from them; all items of the machine where none are chosen. */
 export function setUpOf(

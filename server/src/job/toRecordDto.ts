@@ -80,6 +80,7 @@ export function toRecordDto(job: Job): RecordDto | null {
     labourCostMinor: cost.labour,
     costMinor: cost.total,
     note: job.note,
+    fluidReason: job.fluidReason,
     ...storedWalk(job.walk),
     topUps: (job.topUps ?? []).map(({ component, litres, grade }) => ({ component, litres, grade })),
     voided: voidedOf(job),

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { VisitDto } from '@yugator/contracts';
-import { proposeItems, yearlyVisitOn } from '@yugator/core';
+import { expectedFrom, proposeItems, yearlyVisitOn } from '@yugator/core';
+import type { Component } from '@yugator/core';
 import { Defects } from '../defect/defects.js';
 import { notFound } from '../problem/problem.js';
 import { UsedOil } from '../oil/usedOil.js';
@@ -8,9 +9,12 @@ import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { toDueLines } from '../schedule/toDueLine.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { itemNeeds } from './itemNeeds.js';
+import { climateOf } from '../site/workshop.js';
+import { needsOfVisit } from './itemNeeds.js';
 import { Job } from '../models/job.model.js';
 import { setUpOf } from './setUpOf.js';
+
+const NOTHING_POURED: ReadonlyMap<Component, string> = new Map();
 
 /** What a visit of a machine could be composed of. */
 @Injectable()
@@ -29,9 +33,11 @@ export class Visits {
     if (!scheduled) throw notFound('machine');
     const { machine, schedule } = scheduled;
     const setUp = setUpOf(scheduled, site, null);
-    const itemIds = setUp.items.map(({ id }) => id);
-    const [needs, open, defects, vessels] = await Promise.all([
-      this.shelf.onHandById().then((onHand) => itemNeeds(itemIds, onHand)),
+    const expected = expectedFrom(climateOf(site), today);
+    const [taken, open, defects, vessels] = await Promise.all([
+      this.shelf
+        .onHandById()
+        .then((onHand) => needsOfVisit({ machineId, setUp, onHand, expected, poured: NOTHING_POURED })),
       Job.findOne({ where: { machineId, state: 'open' }, attributes: ['id'] }),
       this.defects.open(machineId),
       this.usedOil.vessels(site),
@@ -42,7 +48,8 @@ export class Visits {
       lines: toDueLines(scheduled),
       defects,
       proposals: proposeItems(schedule.answers, setUp, yearlyVisitOn(today, schedule.working)),
-      needs,
+      needs: taken.needs,
+      kits: taken.kits,
       vessels,
       openJobId: open?.id ?? null,
     };

@@ -10,6 +10,7 @@ import type {
 } from '@yugator/contracts';
 import { civilDate, instantOnDay } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
+import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { Book, Item } from '../models/book.model.js';
 import { toItemDtos } from '../books/toBookDto.js';
@@ -27,6 +28,7 @@ import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { accessPhotosOf } from './accessPhotos.js';
 import { Machine, MachineBook, MachinePhoto, StatusChange } from '../models/machine.model.js';
+import { FitRow } from '../models/shelf.model.js';
 import { MachineParts } from './machineParts.js';
 import { toMachineDetail, toMachineDto } from './toMachineDto.js';
 
@@ -118,6 +120,8 @@ export class Fleet {
         enteredById: caller.id,
       });
       if (copyOfId) await this.parts.copy(copyOfId, [id], ['spec', 'seasons', 'attachments', 'overrides']);
+      const alike = copyOfId ?? (await alikeOf(fields, id));
+      if (alike) await this.parts.copy(alike, [id], ['fits']);
       this.work.changed('machines');
       return this.get(id);
     });
@@ -219,4 +223,15 @@ export class Fleet {
     }
     if (faults.length) throw fieldProblem(...faults);
   }
+}
+
+/** Another machine of the same make and model of which somebody said what fits; null where there is none. */
+async function alikeOf({ make, model }: MachineFieldsDto, id: string): Promise<string | null> {
+  if (!make.trim() || !model.trim()) return null;
+  const machines = await Machine.findAll({ where: { make, model, id: { [Op.ne]: id } }, attributes: ['id'] });
+  const fit = await FitRow.findOne({
+    where: { machineId: machines.map((machine) => machine.id) },
+    order: ['machineId'],
+  });
+  return fit?.machineId ?? null;
 }

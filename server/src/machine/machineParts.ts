@@ -25,6 +25,7 @@ import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { ItemOverrideRow } from '../models/itemOverride.model.js';
 import { SeasonRow } from '../models/season.model.js';
+import { FitRow } from '../models/shelf.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import {
   AttachmentRow,
@@ -251,6 +252,10 @@ export class MachineParts {
             each((await ItemOverrideRow.findAll({ where: own.where })).map(overrideColumns)),
           );
           break;
+        case 'fits':
+          await FitRow.destroy({ where });
+          await FitRow.bulkCreate(each((await FitRow.findAll({ where: own.where })).map(fitColumns)));
+          break;
       }
     }
     await Machine.increment('version', { where: { id: targets } });
@@ -316,6 +321,10 @@ function overrideColumns(row: ItemOverrideRow) {
   const { itemId, isOmitted, dutyFactor, windowHours, windowDays, reason } = row;
   const triggers = row.triggers === null ? null : storedTriggers(row.triggers);
   return { itemId, isOmitted, dutyFactor, windowHours, windowDays, reason, triggers };
+}
+
+function fitColumns({ component, articleId, quantity, standing, reason }: FitRow) {
+  return { component, articleId, quantity, standing, reason };
 }
 
 /** The hours of another machine's attachment are not those of this one's. */

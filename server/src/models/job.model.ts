@@ -43,6 +43,9 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   /** an hour's work when it was signed off, in minor units; null where it was not reckoned */
   @OptionalWhole declare labourRateMinor: number | null;
   @Text declare note: string;
+  /** why a fluid was used that does not suit the machine; '' where all suited */
+  @Column({ type: DataType.STRING, allowNull: false, defaultValue: '' })
+  declare fluidReason: CreationOptional<string>;
   /** of a walk-round: what was looked at and put right; null of all else */
   @OptionalJson declare walk: unknown;
   /** what it waits for; null while it is worked on */

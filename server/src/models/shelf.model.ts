@@ -1,9 +1,11 @@
 import type { ArticleKind, ArticleUnit, MovementKind } from '@yugator/contracts';
+import type { Component, FitStanding } from '@yugator/core';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, Column, DataType, ForeignKey, Model, Table } from 'sequelize-typescript';
 import {
   Id,
   Moment,
+  OptionalJson,
   OptionalMoment,
   OptionalRef,
   OptionalText,
@@ -24,6 +26,28 @@ export class Article extends Model<InferAttributes<Article>, InferCreationAttrib
   @Whole declare priceMinor: number;
   @Column({ type: DataType.INTEGER, allowNull: false, defaultValue: 1 })
   declare version: CreationOptional<number>;
+  @OptionalText declare number: CreationOptional<string | null>;
+  @OptionalText declare barcode: CreationOptional<string | null>;
+  @Column({ type: DataType.STRING, allowNull: false, defaultValue: '' })
+  declare place: CreationOptional<string>;
+  @OptionalText declare component: CreationOptional<Component | null>;
+  /** makers' numbers, and what stands on its label or was measured: see `articleTraits.ts` */
+  @OptionalJson declare traits: unknown;
+  /** since when it is no longer bought */
+  @OptionalMoment declare retiredAt: CreationOptional<Date | null>;
+}
+
+/** An article that a machine takes for a component. */
+@Table({ tableName: 'fits' })
+export class FitRow extends Model<InferAttributes<FitRow>, InferCreationAttributes<FitRow>> {
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare machineId: string;
+  @Column({ type: DataType.STRING, primaryKey: true }) declare component: Component;
+  @ForeignKey(() => Article) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare articleId: string;
+  /** null: as much as the card says of a fluid, one of anything else */
+  @Column(DataType.DECIMAL(12, 3)) declare quantity: number | null;
+  @Text declare standing: FitStanding;
+  @Text declare reason: string;
+  @BelongsTo(() => Article) declare article?: NonAttribute<Article>;
 }
 
 /** What a kit holds of an article. */

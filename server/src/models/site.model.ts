@@ -24,6 +24,8 @@ export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<S
   @OptionalJson declare houseRules: unknown;
   /** the crew's own figures, by key; null while none was chosen */
   @OptionalJson declare houseFigures: unknown;
+  /** twelve months of temperatures; null while nobody said */
+  @OptionalJson declare climate: unknown;
   @Litres declare panLitres: number;
   @Litres declare extractorLitres: number;
   @Litres declare usedOilLitres: number;

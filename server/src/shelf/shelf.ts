@@ -8,9 +8,9 @@ import type {
   UpdateArticleDto,
 } from '@yugator/contracts';
 import { countCorrection, kitPartPrice, onHand, stockState } from '@yugator/core';
-import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
+import { grouped } from '../database/grouped.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Job } from '../models/job.model.js';
 import { Machine } from '../models/machine.model.js';
@@ -18,10 +18,9 @@ import { namesById } from '../people/namesById.js';
 import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { Article, KitPartRow, Movement } from '../models/shelf.model.js';
+import { articleFaults, columnsOf } from './articleFields.js';
 import { contentFaults, leftFaults, partsByKit } from './kitParts.js';
-
-/** Movements of an article that go over the wire. */
-const MOVEMENTS_SHOWN = 10;
+import { toArticleDto } from './toArticleDto.js';
 
 /** Kits, parts and fluids, and the book of their movements. */
 @Injectable()
@@ -46,36 +45,18 @@ export class Shelf {
       this.tagsByJob(),
       partsByKit(),
     ]);
-    return articles.map((article) => {
-      const own = movements.filter((movement) => movement.articleId === article.id);
-      const quantity = onHand(own.filter((movement) => movement.voidedAt === null));
-      return {
-        id: article.id,
-        name: article.name,
-        kind: article.kind,
-        unit: article.unit,
-        leastOnHand: article.leastOnHand,
-        priceMinor: article.priceMinor,
-        onHand: quantity,
-        state: stockState(quantity, article.leastOnHand),
-        contents: parts.get(article.id) ?? [],
-        version: article.version,
-        movements: own.slice(0, MOVEMENTS_SHOWN).map((movement) => ({
-          at: movement.movedAt.toISOString(),
-          quantity: movement.quantity,
-          kind: movement.kind,
-          by: names.get(movement.movedById ?? '') ?? null,
-          machineTag: tags.get(movement.jobId ?? '') ?? null,
-          note: movement.note,
-          voided: movement.voidedAt !== null,
-        })),
-      };
-    });
+    const byArticle = grouped(movements, ({ articleId }) => articleId);
+    return articles.map((article) =>
+      toArticleDto(article, byArticle.get(article.id) ?? [], parts.get(article.id) ?? [], { names, tags }),
+    );
   }
 
   /** The articles that are out or below what should be on hand. */
   async short(): Promise<ShortArticleDto[]> {
-    const [articles, stock] = await Promise.all([Article.findAll({ order: ['name'] }), this.onHandById()]);
+    const [articles, stock] = await Promise.all([
+      Article.findAll({ where: { retiredAt: null }, order: ['name'] }),
+      this.onHandById(),
+    ]);
     return articles.flatMap(({ id, name, unit, leastOnHand }) => {
       const quantity = stock.get(id) ?? 0;
       return stockState(quantity, leastOnHand) === 'enough'
@@ -107,32 +88,35 @@ export class Shelf {
 
   async create(fields: CreateArticleDto): Promise<ArticleDto> {
     return this.work.run(async () => {
-      if (await Article.findOne({ where: { name: fields.name } })) {
-        throw fieldProblem(
-          fault(
-            '/name',
-            'taken',
-            'There is already an article of this name. Give another, or add stock to that one.',
-          ),
-        );
-      }
-      const article = await Article.create({ ...fields, id: uuid() });
+      const columns = columnsOf(fields, null);
+      const faults = await articleFaults(fields.kind, columns, null);
+      if (faults.length) throw fieldProblem(...faults);
+      const article = await Article.create({ kind: fields.kind, unit: fields.unit, ...columns, id: uuid() });
       this.work.changed('shelf');
       return this.get(article.id);
     });
   }
 
   /** Changes what is said of an article; what it is, and how it is counted, stays. */
-  async update(id: string, { contents, version, ...fields }: UpdateArticleDto): Promise<ArticleDto> {
+  async update(
+    id: string,
+    { contents, version, isRetired, ...fields }: UpdateArticleDto,
+  ): Promise<ArticleDto> {
     return this.work.run(async () => {
       const article = await Article.findByPk(id, { lock: true });
       if (!article) throw notFound('article');
       if (article.version !== version) throw stale('article', await this.get(id));
-      const namesake = await Article.findOne({ where: { name: fields.name, id: { [Op.ne]: id } } });
-      const faults = await contentFaults(article, contents);
-      if (namesake) faults.push(fault('/name', 'taken', 'There is already an article of this name.'));
+      const columns = columnsOf(fields, article);
+      const faults = [
+        ...(await articleFaults(article.kind, columns, id)),
+        ...(await contentFaults(article, contents)),
+      ];
       if (faults.length) throw fieldProblem(...faults);
-      await article.update({ ...fields, version: version + 1 });
+      await article.update({
+        ...columns,
+        retiredAt: this.retiredAt(article, isRetired),
+        version: version + 1,
+      });
       await KitPartRow.destroy({ where: { kitId: id } });
       await KitPartRow.bulkCreate(contents.map((part) => ({ ...part, kitId: id })));
       this.work.changed('shelf');
@@ -199,6 +183,12 @@ export class Shelf {
   async giveBack(jobId: string): Promise<void> {
     await Movement.update({ voidedAt: new Date(this.clock.now()) }, { where: { jobId, voidedAt: null } });
     this.work.changed('shelf');
+  }
+
+  /** Since when it is no longer bought, as somebody says now. */
+  private retiredAt({ retiredAt }: Article, isRetired: boolean | undefined): Date | null {
+    if (isRetired === undefined) return retiredAt;
+    return isRetired ? (retiredAt ?? new Date(this.clock.now())) : null;
   }
 
   private async get(id: string): Promise<ArticleDto> {

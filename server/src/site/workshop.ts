@@ -1,11 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import type { UpdateWorkshopDto, WorkshopDto } from '@yugator/contracts';
-import { figuresWithDefaults, withDefaults } from '@yugator/core';
-import type { HouseFigures, HouseRules } from '@yugator/core';
+import { figuresWithDefaults, isRecord, PLAIN_CLIMATE, withDefaults } from '@yugator/core';
+import type { Climate, HouseFigures, HouseRules } from '@yugator/core';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { notFound, stale } from '../problem/problem.js';
 import { Site } from '../models/site.model.js';
-import { storedObject } from '../database/storedJson.js';
+import { storedList, storedObject } from '../database/storedJson.js';
 
 /** The house rules of a site, the default wherever nothing was chosen. */
 export function rulesOf(site: Site): HouseRules {
@@ -17,6 +17,16 @@ export function figuresOf(site: Site): HouseFigures {
   return figuresWithDefaults(storedObject(site.houseFigures));
 }
 
+/** The temperatures of the site, month by month; a plain year where nobody said. Throws where the table holds something else. */
+export function climateOf({ climate }: Pick<Site, 'climate'>): Climate {
+  const months = storedList(climate).map((month) => {
+    const { low, high } = isRecord(month) ? month : {};
+    if (typeof low !== 'number' || typeof high !== 'number') throw new Error('A stored month is none.');
+    return { low, high };
+  });
+  return months.length ? months : PLAIN_CLIMATE;
+}
+
 function toDto(site: Site): WorkshopDto {
   const { panLitres, extractorLitres, usedOilLitres, version } = site;
   return {
@@ -25,6 +35,7 @@ function toDto(site: Site): WorkshopDto {
     panLitres,
     extractorLitres,
     usedOilLitres,
+    climate: climateOf(site).map((month) => ({ ...month })),
     version,
   };
 }
@@ -40,12 +51,18 @@ export class Workshop {
     return toDto(site);
   }
 
-  async update({ version, rules, figures, ...vessels }: UpdateWorkshopDto): Promise<WorkshopDto> {
+  async update({ version, rules, figures, climate, ...vessels }: UpdateWorkshopDto): Promise<WorkshopDto> {
     return this.work.run(async () => {
       const site = await Site.findOne({ lock: true });
       if (!site) throw notFound('site');
       if (site.version !== version) throw stale('page of house rules', toDto(site));
-      await site.update({ ...vessels, houseRules: rules, houseFigures: figures, version: version + 1 });
+      await site.update({
+        ...vessels,
+        houseRules: rules,
+        houseFigures: figures,
+        climate: climate ?? site.climate,
+        version: version + 1,
+      });
       this.work.changed('site', 'jobs');
       return toDto(site);
     });

@@ -15,12 +15,16 @@ import { grouped } from '../database/grouped.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { storedCardOrEmpty } from '../machine/storedCard.js';
 import { Meters } from '../meter/meters.js';
+import { fluidTarget } from '../job/poured.js';
+import { setUpOf } from '../job/setUpOf.js';
 import { Job, TopUpRow } from '../models/job.model.js';
 import { Person } from '../models/person.model.js';
-import { notFound } from '../problem/problem.js';
+import { Article } from '../models/shelf.model.js';
+import { fieldProblem, notFound } from '../problem/problem.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
+import { stopFault, stopWords } from '../shelf/judgeArticle.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { checkPoured, fluidsTaken } from './fluidsTaken.js';
@@ -122,6 +126,18 @@ export class TopUps {
   ): Promise<void> {
     const ids = poured.flatMap(({ articleId }) => articleId ?? []);
     checkPoured(scheduled, poured, await this.shelf.fluids(ids), caller, pointerOf);
+    if (ids.length === 0) return;
+    const { site, today } = await this.calendar.read();
+    const target = await fluidTarget(scheduled.machine.id, setUpOf(scheduled, site, null), site, today);
+    const articles = await Article.findAll({ where: { id: ids } });
+    const faults = poured.flatMap(({ articleId, component, reason = '' }, place) => {
+      const article = articles.find(({ id }) => id === articleId);
+      const words = article ? stopWords(article, [component], target) : '';
+      const pointer = pointerOf(place);
+      const at = { fluid: `${pointer}/articleId`, reason: `${pointer}/reason` };
+      return stopFault(words, reason, caller, at);
+    });
+    if (faults.length) throw fieldProblem(...faults);
   }
 
   /** Machines that take more of a fluid than they used to, or than their cards allow, the most thirsty first. */

@@ -1,0 +1,58 @@
+import type { ArticleDto, KitPartDto, MovementDto } from '@yugator/contracts';
+import { onHand, stockState } from '@yugator/core';
+import type { Article, Movement } from '../models/shelf.model.js';
+import { storedTraits } from './articleTraits.js';
+
+/** Movements of an article that go over the wire. */
+const MOVEMENTS_SHOWN = 10;
+
+/** What the movements of an article are told with. */
+interface Known {
+  /** people by id */
+  readonly names: ReadonlyMap<string, string>;
+  /** machines by the id of a job */
+  readonly tags: ReadonlyMap<string, string>;
+}
+
+function toMovementDto(movement: Movement, { names, tags }: Known): MovementDto {
+  return {
+    at: movement.movedAt.toISOString(),
+    quantity: movement.quantity,
+    kind: movement.kind,
+    by: names.get(movement.movedById ?? '') ?? null,
+    machineTag: tags.get(movement.jobId ?? '') ?? null,
+    note: movement.note,
+    voided: movement.voidedAt !== null,
+  };
+}
+
+/** An article with what is on hand; `own`: its movements, latest first. */
+export function toArticleDto(
+  article: Article,
+  own: readonly Movement[],
+  contents: KitPartDto[],
+  known: Known,
+): ArticleDto {
+  const quantity = onHand(own.filter((movement) => movement.voidedAt === null));
+  const isRetired = article.retiredAt !== null;
+  return {
+    id: article.id,
+    name: article.name,
+    kind: article.kind,
+    unit: article.unit,
+    leastOnHand: article.leastOnHand,
+    priceMinor: article.priceMinor,
+    onHand: quantity,
+    // Nothing is wanted of what is no longer bought.
+    state: isRetired ? 'enough' : stockState(quantity, article.leastOnHand),
+    number: article.number ?? '',
+    barcode: article.barcode ?? '',
+    place: article.place,
+    component: article.component,
+    ...storedTraits(article),
+    isRetired,
+    contents,
+    version: article.version,
+    movements: own.slice(0, MOVEMENTS_SHOWN).map((movement) => toMovementDto(movement, known)),
+  };
+}
