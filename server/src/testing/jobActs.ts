@@ -6,11 +6,8 @@ const mechanic = { as: 'mechanic' } as const;
 
 /** What a mechanic does with jobs of the test crew's machine. */
 export function jobActs(yard: () => Yard) {
-  const open = async (itemIds: string[]) =>
-    yard().ask<JobDto>('POST', '/api/jobs', {
-      ...mechanic,
-      body: { machineId: yard().crew.machine, itemIds },
-    });
+  const open = async (itemIds: string[], machineId = yard().crew.machine) =>
+    yard().ask<JobDto>('POST', '/api/jobs', { ...mechanic, body: { machineId, itemIds } });
   const tick = (job: JobDto, index = 0, over: object = { outcome: 'done' }) => {
     const item = job.items[index];
     return yard().ask<JobDto>('PUT', `/api/jobs/${job.id}/items/${item?.itemId}`, {
@@ -26,7 +23,7 @@ export function jobActs(yard: () => Yard) {
         shown: 61.5,
         doneById: yard().crew.people.mechanic,
         minutes: 35,
-        draws: proposedDraws(job).map(({ articleId, quantity }) => ({ articleId, quantity })),
+        draws: proposedDraws(job).map(({ articleId, quantity, left }) => ({ articleId, quantity, left })),
         version: job.version,
         ...over,
       },
