@@ -91,6 +91,7 @@ export * from './fluid/fillPlan.js';
 export * from './fluid/fluidFaultWords.js';
 export * from './fluid/fluidKind.js';
 export * from './fluid/fluidPlace.js';
+export * from './fluid/fluidStop.js';
 export * from './fluid/jugs.js';
 export * from './fluid/viscosity.js';
 export * from './procedure/access.js';

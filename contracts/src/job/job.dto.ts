@@ -1,5 +1,5 @@
 import { METERS, OUTCOMES } from '@yugator/core';
-import type { EarlierFinding, MachineSetUp, MeterName, Outcome } from '@yugator/core';
+import type { EarlierFinding, MachineSetUp, MeterName, MonthTemperatures, Outcome } from '@yugator/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MachineRefDto } from '../machine/machine.dto.js';
 import { AccessPhotoDto } from '../machine/accessPhoto.dto.js';
@@ -281,6 +281,8 @@ export class JobDto {
   kits!: ShelvedKitDto[];
   /** fluids that fit the machine */
   fluids!: FluidFitDto[];
+  /** °C until the next change; null where that is not known */
+  expected!: MonthTemperatures | null;
   /** steps that somebody touched */
   steps!: JobStepDto[];
   vessels!: VesselsDto;

@@ -74,7 +74,7 @@ export class MovementDto {
 }
 
 /** What may be said of an article at any time. */
-class ArticleFieldsDto {
+export class ArticleFieldsDto {
   @IsText({ least: 2, most: 80, message: 'Name the article with 2 to 80 letters.' })
   name!: string;
 

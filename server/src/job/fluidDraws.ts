@@ -1,30 +1,14 @@
 import type { DrawDto, FieldFaultDto, SignOffDto } from '@yugator/contracts';
-import { COMPONENT_KEYS, componentSpec, mayHave } from '@yugator/core';
-import type { Component, MachineSetUp } from '@yugator/core';
+import { filledComponents } from '@yugator/core';
+import type { MachineSetUp } from '@yugator/core';
 import { JobItem, JobStep } from '../models/job.model.js';
 import type { Person } from '../models/person.model.js';
 import { Article } from '../models/shelf.model.js';
 import { fieldProblem } from '../problem/problem.js';
 import { stopFault, stopWords } from '../shelf/judgeArticle.js';
-import type { FluidTarget } from '../shelf/judgeArticle.js';
+import type { ToldTarget } from '../shelf/judgeArticle.js';
 import { partsByKit } from '../shelf/kitParts.js';
 import { storedFound } from './storedFound.js';
-
-function isFluid(component: Component): boolean {
-  return componentSpec(component).is === 'fluid';
-}
-
-/** The components that the fluids of a job may have gone into: those that it replaced, else all that the machine may have. */
-function filledComponents(setUp: MachineSetUp, doneIds: ReadonlySet<string>): readonly Component[] {
-  const replaced = setUp.items
-    .filter(({ id, action }) => action === 'replace' && doneIds.has(id))
-    .flatMap(({ components }) => components)
-    .filter(isFluid);
-  if (replaced.length) return replaced;
-  return COMPONENT_KEYS.filter(
-    (component) => isFluid(component) && mayHave(component, setUp.machineClass, setUp.fuel),
-  );
-}
 
 /** Articles poured with a reason that was given at the step, and those reasons. */
 async function givenReasons(jobId: string): Promise<ReadonlyMap<string, string>> {
@@ -62,7 +46,7 @@ export async function checkFluidDraws(
   jobId: string,
   { draws, fluidReason = '' }: SignOffDto,
   setUp: MachineSetUp,
-  target: FluidTarget,
+  target: ToldTarget,
   caller: Person,
 ): Promise<string> {
   const done = await JobItem.findAll({ where: { jobId, outcome: 'done' }, attributes: ['itemId'] });

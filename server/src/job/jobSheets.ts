@@ -139,11 +139,12 @@ export class JobSheets {
         job.state === 'open' ? earlierFindings(job.machineId) : [],
       ]);
     const setUp = setUpOf(scheduled ?? { machine: job.machine, facts: { items: [] } }, site, chosen);
+    const expected = expectedFrom(climateOf(site), today);
     const taken = await needsOfVisit({
       machineId: job.machineId,
       setUp,
       onHand: stock,
-      expected: expectedFrom(climateOf(site), today),
+      expected,
       poured: pouredInstead(steps),
     });
     return {
@@ -156,6 +157,7 @@ export class JobSheets {
       needs: taken.needs,
       kits: taken.kits,
       fluids: taken.fluids,
+      expected,
       setUp,
       steps: steps.map(toStepDto),
       vessels,

@@ -6,9 +6,9 @@ import type { Person } from '../models/person.model.js';
 import { Article } from '../models/shelf.model.js';
 import type { Site } from '../models/site.model.js';
 import { fault, fieldProblem } from '../problem/problem.js';
-import { fitsOf } from '../shelf/fits.js';
+import { fitsOf, fluidFits } from '../shelf/fits.js';
 import { stopFault, stopWords } from '../shelf/judgeArticle.js';
-import type { FluidTarget } from '../shelf/judgeArticle.js';
+import type { ToldTarget } from '../shelf/judgeArticle.js';
 import { climateOf } from '../site/workshop.js';
 import { storedFound } from './storedFound.js';
 
@@ -28,11 +28,11 @@ export async function fluidTarget(
   { fuel, spec }: Pick<MachineSetUp, 'fuel' | 'spec'>,
   site: Site,
   today: CivilDate,
-): Promise<FluidTarget> {
+): Promise<ToldTarget> {
   return {
     fuel,
     fluids: spec.fluids,
-    fits: await fitsOf(machineId),
+    fits: fluidFits(await fitsOf(machineId)),
     expected: expectedFrom(climateOf(site), today),
     units: site.unitSystem,
   };
@@ -45,7 +45,7 @@ export async function checkPouredAt(
   { fills }: SheetStep,
   { pouredId, pouredFor, pouredWhy }: Found,
   caller: Person,
-  targetOf: () => Promise<FluidTarget>,
+  targetOf: () => Promise<ToldTarget>,
 ): Promise<void> {
   if (pouredId === undefined) return;
   const article = typeof pouredId === 'string' ? await Article.findByPk(pouredId) : null;

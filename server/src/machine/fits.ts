@@ -10,7 +10,7 @@ import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { storedTraits } from '../shelf/articleTraits.js';
-import { fitsOf } from '../shelf/fits.js';
+import { fitsOf, fluidFits } from '../shelf/fits.js';
 import type { ShelvedFit } from '../shelf/fits.js';
 import { stopFault, stopWords } from '../shelf/judgeArticle.js';
 import { Shelf } from '../shelf/shelf.js';
@@ -147,7 +147,7 @@ function judged(
     fuel: machine.fuel,
     fluids: storedCardOrEmpty(machine.spec).fluids,
     // The original is judged by the card alone; what is said to fit now cannot speak for itself.
-    fits: all.filter((each) => each.articleId !== article.id),
+    fits: fluidFits(all).filter((each) => each.articleId !== article.id),
     expected: expectedFrom(climateOf(site), today),
     units: site.unitSystem,
   };

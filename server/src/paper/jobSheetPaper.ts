@@ -1,5 +1,6 @@
+import { fetchedDraws } from '@yugator/contracts';
 import type { JobDto } from '@yugator/contracts';
-import { composeSheet, fluidWords, phaseWords, proposedDraw, ruleWords, stockWords } from '@yugator/core';
+import { composeSheet, fluidWords, phaseWords, ruleWords, stockWords } from '@yugator/core';
 import type { MachineSpec, SheetStep, UnitSystem } from '@yugator/core';
 import type { Column, Content } from 'pdfmake/interfaces.js';
 import { BLANK, cautionWords, stepLines, tick } from './stepWords.js';
@@ -92,15 +93,10 @@ function signOffBlock(job: JobDto): Content {
 const NO_GRADES = { fluids: [] };
 
 /** Articles that the items take, each once. */
-function partsOf(needs: JobDto['needs'], units: UnitSystem): string[] {
-  const nameOf = new Map(needs.map(({ articleId, name, unit }) => [articleId, { name, unit }]));
-  return proposedDraw(
-    needs.map(({ itemId }) => itemId),
-    needs,
-  ).map(({ articleId, quantity }) => {
-    const { name, unit } = nameOf.get(articleId) ?? { name: '', unit: 'piece' };
-    return `${stockWords(quantity, unit, units)} × ${name}`;
-  });
+function partsOf(job: JobDto, units: UnitSystem): string[] {
+  return fetchedDraws(job).map(
+    ({ name, unit, quantity }) => `${stockWords(quantity, unit, units)} × ${name}`,
+  );
 }
 
 /** The job sheet as it is printed: steps in the order of work, cautions before the step they belong to. */
@@ -122,7 +118,7 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
     ...(job.needs.length
       ? [
           {
-            text: `Parts: ${partsOf(job.needs, units).join(', ')} (house rule: ${ruleWords('parts', job.setUp)}).`,
+            text: `Parts: ${partsOf(job, units).join(', ')} (house rule: ${ruleWords('parts', job.setUp)}).`,
           },
         ]
       : []),

@@ -25,6 +25,9 @@ function rowOf(record: RecordDto, units: UnitSystem): TableCell[] {
     {
       stack: [
         { text: [voided ? { text: voided, bold: true } : '', what, record.note ? ` (${record.note})` : ''] },
+        ...(record.fluidReason
+          ? [{ text: `A fluid that does not suit was used: ${record.fluidReason}`, fontSize: 8 }]
+          : []),
         ...(found.length ? [{ text: `Found: ${found.join('; ')}`, fontSize: 8 }] : []),
       ],
     },

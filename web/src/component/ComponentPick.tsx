@@ -8,7 +8,8 @@ import { KIND_WORDS, optionsFor, searched } from './componentOptions.js';
 
 interface Props {
   readonly label: string;
-  readonly machineClass: ComponentClass;
+  /** left out: of machines of any class */
+  readonly machineClass?: ComponentClass | undefined;
   /** only these kinds; all where it does not say */
   readonly kinds?: readonly ComponentKind[] | undefined;
   readonly fault?: string | undefined;

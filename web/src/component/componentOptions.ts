@@ -14,15 +14,18 @@ export const KIND_WORDS: Record<ComponentKind, string> = {
 
 const KINDS = Object.keys(KIND_WORDS);
 
-/** What machines of a class may have of some kinds, by kind, each kind by its words; "something else" last. */
-export function optionsFor(machineClass: ComponentClass, kinds?: readonly ComponentKind[]): Component[] {
+/** What machines of a class, or of any, may have of some kinds, by kind, each kind by its words; "something else" last. */
+export function optionsFor(
+  machineClass: ComponentClass | undefined,
+  kinds?: readonly ComponentKind[],
+): Component[] {
   const isWanted = (component: Component) =>
     component === 'other' || (kinds?.includes(componentSpec(component).is) ?? true);
   const rank = (component: Component) =>
     component === 'other' ? KINDS.length : KINDS.indexOf(componentSpec(component).is);
-  return COMPONENT_KEYS.filter((component) => mayHave(component, machineClass) && isWanted(component)).sort(
-    (a, b) => rank(a) - rank(b) || componentSpec(a).words.localeCompare(componentSpec(b).words),
-  );
+  return COMPONENT_KEYS.filter(
+    (component) => (!machineClass || mayHave(component, machineClass)) && isWanted(component),
+  ).sort((a, b) => rank(a) - rank(b) || componentSpec(a).words.localeCompare(componentSpec(b).words));
 }
 
 /** The options in whose words, or other words for them, every typed word occurs. */

@@ -67,8 +67,11 @@ const visit = (over: Partial<VisitDto> = {}): VisitDto => ({
       quantity: 1,
       onHand: 0,
       priceMinor: 900,
+      component: null,
+      judgement: null,
     },
   ],
+  kits: [],
   ...over,
 });
 

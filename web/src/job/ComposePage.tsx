@@ -97,6 +97,7 @@ function Total({ visit, chosen }: { visit: VisitDto; chosen: ReadonlySet<string>
             setUp={visit.setUp}
             vessels={visit.vessels}
             needs={visit.needs.filter(({ itemId }) => chosen.has(itemId))}
+            kits={visit.kits}
           />
         </>
       ) : (

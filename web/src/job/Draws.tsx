@@ -1,11 +1,10 @@
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, JobDrawDto, SignOffDto } from '@yugator/contracts';
 import { useFieldArray } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { StockField } from '../form/StockField.js';
+import { ArticlePick } from '../shelf/ArticlePick.js';
 import { shelfQueries } from '../shelf/shelfQueries.js';
 import styles from './job.module.css';
 import { knownArticles } from './knownArticles.js';
@@ -58,11 +57,11 @@ export function Draws({
   proposed: readonly JobDrawDto[];
 }) {
   const shelf = useQuery(shelfQueries.list());
-  const stock = useStockWords();
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'draws' });
   const known = knownArticles(proposed, shelf.data);
   const others = (shelf.data ?? []).filter(
-    (article) => !fields.some((field) => field.articleId === article.id),
+    ({ id, isRetired, onHand }) =>
+      !fields.some((field) => field.articleId === id) && (!isRetired || onHand > 0),
   );
   return (
     <fieldset className={styles.draws}>
@@ -79,21 +78,17 @@ export function Draws({
         />
       ))}
       {others.length ? (
-        <TextField
-          select
+        <ArticlePick
           label="Add an article"
-          value=""
-          onChange={(event) => append({ articleId: event.target.value, quantity: 1 })}
-          helperText={
-            shelf.error ? 'The shelf could not be read; sign off and correct it there later.' : undefined
+          articles={others}
+          value={null}
+          hint={
+            shelf.error
+              ? 'The shelf could not be read; sign off and correct it there later.'
+              : 'By name, number, or scan its code'
           }
-        >
-          {others.map((article) => (
-            <MenuItem key={article.id} value={article.id}>
-              {article.name} ({stock(article.onHand, article.unit)})
-            </MenuItem>
-          ))}
-        </TextField>
+          onPick={({ id }) => append({ articleId: id, quantity: 1 })}
+        />
       ) : null}
     </fieldset>
   );

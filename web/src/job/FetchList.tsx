@@ -1,7 +1,9 @@
-import type { ItemNeedDto, VesselsDto } from '@yugator/contracts';
+import type { ItemNeedDto, ShelvedKitDto, VesselsDto } from '@yugator/contracts';
 import { fluidWords, isUsedOil, ruleWords } from '@yugator/core';
 import type { MachineSetUp, Sheet } from '@yugator/core';
+import { Fragment } from 'react';
 import { DrainWords } from '../fluid/DrainWords.js';
+import { JudgedFluid } from '../fluid/FluidVerdict.js';
 import { useSession } from '../session/useSession.js';
 import { partsOf } from './partsOf.js';
 import styles from './sheet.module.css';
@@ -10,19 +12,24 @@ import styles from './sheet.module.css';
 export function FetchList({
   sheet,
   needs,
+  kits,
   setUp,
   vessels,
 }: {
   sheet: Sheet;
   /** what its items take from the shelf */
-  needs: readonly ItemNeedDto[];
+  needs: ItemNeedDto[];
+  kits: ShelvedKitDto[];
   setUp: MachineSetUp;
   vessels: VesselsDto;
 }) {
   const { site } = useSession();
   const { spec } = setUp;
   const { tools, filled, drained } = sheet.fetch;
-  const parts = partsOf(needs, site.unitSystem);
+  const parts = partsOf({ needs, kits }, site.unitSystem);
+  const doubtful = [...new Map(needs.map((need) => [need.articleId, need])).values()].filter(
+    ({ judgement }) => judgement !== null && judgement.verdict !== 'suits',
+  );
   const partsRule = ruleWords('parts', setUp);
   const oils = drained.filter(({ fluid }) => isUsedOil(fluid));
   const others = drained.filter(({ fluid }) => !isUsedOil(fluid));
@@ -41,6 +48,15 @@ export function FetchList({
             </dd>
           </>
         ) : null}
+        {doubtful.map(({ articleId, name, judgement }) => (
+          <Fragment key={articleId}>
+            <dt>Not so sure</dt>
+            <dd>
+              {name}
+              {judgement ? <JudgedFluid judgement={judgement} /> : null}
+            </dd>
+          </Fragment>
+        ))}
         {filled.length ? (
           <>
             <dt>Fluids</dt>

@@ -20,6 +20,7 @@ import { useNotice } from '../page/Notice.js';
 import { useOutbox } from '../outbox/useOutbox.js';
 import { useSession } from '../session/useSession.js';
 import { handsOnMinutes, usedOilLitres } from '@yugator/core';
+import { FluidReason } from './FluidReason.js';
 import { FoundDefects } from './FoundDefects.js';
 import { MendedDefects } from './MendedDefects.js';
 import { peopleQueries } from '../people/peopleQueries.js';
@@ -44,7 +45,7 @@ function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws' | 'usedOi
   return {
     minutes: handsOnMinutes(job.setUp, done),
     usedOilLitres: usedOilLitres(job.setUp, done),
-    draws: proposedDraws(job).map(({ articleId, quantity }) => ({ articleId, quantity })),
+    draws: proposedDraws(job).map(({ articleId, quantity, left }) => ({ articleId, quantity, left })),
   };
 }
 
@@ -97,6 +98,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
     doneById: person.id,
     ...proposalOf(job),
     mendedDefectIds: [],
+    fluidReason: '',
     note: '',
     version: job.version,
   });
@@ -141,6 +143,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
         <Field form={form} name="minutes" label="Minutes" figure />
       </div>
       <Draws form={form} proposed={proposedDraws(job)} />
+      <FluidReason form={form} job={job} />
       {drainsOil ? (
         <QuantityField
           form={form}

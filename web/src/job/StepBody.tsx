@@ -7,6 +7,7 @@ import {
   civilDate,
   dipstickTarget,
   fillNeedOf,
+  fluidPlace,
   gradeWords,
   HOUSE_RULES,
   litresOfNeed,
@@ -44,24 +45,18 @@ function withLitres(found: Found, name: string, litres: number | null): Found {
   return litres === null ? rest : { ...rest, [name]: litres };
 }
 
-function withWords(found: Found, name: string, words: string): Found {
-  const rest = Object.fromEntries(Object.entries(found).filter(([key]) => key !== name));
-  return words.trim() === '' ? rest : { ...rest, [name]: words };
-}
-
-/** What is poured, asked at the first pour. */
-function Poured({
-  setUp,
-  step: { phase, fills },
-  found,
-  onFound,
-}: Pick<Props, 'step' | 'found' | 'onFound'> & Pick<JobDto, 'setUp'>) {
+/** What is poured, asked at the first pour: judged by the card, and by what fits the machine. */
+function Poured({ job, step: { phase, fills }, found, onFound }: Props) {
   if (phase !== 'firstPour') return null;
+  const { setUp, fluids, expected } = job;
+  const { fuel, spec } = setUp;
   return (
     <WhatGoesIn
-      value={typeof found['poured'] === 'string' ? found['poured'] : ''}
-      approved={fills ? approvedGrades(fills.fluid, setUp.spec).map(gradeWords) : []}
-      onChange={(poured) => onFound(withWords(found, 'poured', poured))}
+      found={found}
+      place={fills && fluidPlace({ fuel, fluids: spec.fluids }, fills.fluid, fluids, expected)}
+      fitting={fluids.filter(({ component }) => component === fills?.fluid).map(({ name }) => name)}
+      approved={fills ? approvedGrades(fills.fluid, spec).map(gradeWords) : []}
+      onFound={onFound}
     />
   );
 }
@@ -79,7 +74,7 @@ function FillPart({ job, step, found, onFound }: Props) {
   return (
     <>
       {approved ? <p>Approved: {approved}</p> : null}
-      <Poured setUp={setUp} step={step} found={found} onFound={onFound} />
+      <Poured job={job} step={step} found={found} onFound={onFound} />
       <FillPlanner
         need={need}
         level={numberOf('jugLevel')}

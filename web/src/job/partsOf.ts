@@ -1,16 +1,20 @@
-import type { ItemNeedDto } from '@yugator/contracts';
-import { proposedDraw, stockWords } from '@yugator/core';
+import { fetchedDraws } from '@yugator/contracts';
+import type { JobDto } from '@yugator/contracts';
+import { stockWords } from '@yugator/core';
 import type { UnitSystem } from '@yugator/core';
 
-/** Articles that items take, each once, with what is on hand where that is not enough. */
-export function partsOf(needs: readonly ItemNeedDto[], units: UnitSystem): string[] {
-  const byArticle = new Map(needs.map((need) => [need.articleId, need]));
-  const itemIds = needs.map(({ itemId }) => itemId);
-  return proposedDraw(itemIds, needs).flatMap(({ articleId, quantity }) => {
-    const article = byArticle.get(articleId);
-    if (!article) return [];
-    const { name, unit, onHand } = article;
+/** Articles that items take, each once, with what is on hand where that is not enough, and what is left of a kit that is opened. */
+export function partsOf(needed: Pick<JobDto, 'needs' | 'kits'>, units: UnitSystem): string[] {
+  const names = new Map(
+    needed.kits.flatMap(({ contents }) => contents.map((part) => [part.articleId, part] as const)),
+  );
+  return fetchedDraws(needed).map(({ name, unit, quantity, onHand, left }) => {
     const short = onHand < quantity ? ` (only ${stockWords(onHand, unit, units)} on hand)` : '';
-    return `${stockWords(quantity, unit, units)} × ${name}${short}`;
+    const rest = left.flatMap((each) => {
+      const part = names.get(each.articleId);
+      return part ? [`${stockWords(each.quantity, part.unit, units)} × ${part.name}`] : [];
+    });
+    const leaves = rest.length ? ` (leaves ${rest.join(', ')})` : '';
+    return `${stockWords(quantity, unit, units)} × ${name}${short}${leaves}`;
   });
 }

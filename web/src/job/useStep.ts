@@ -65,6 +65,9 @@ export function useStep(job: JobDto, step: SheetStep) {
     try {
       const progress = await mutateAsync({ change, version });
       if (progress) await takeProgress(client, job.id, progress);
+      // What the job takes from the shelf follows from what was poured.
+      if (progress && change.found?.['pouredId'] !== stepOf(job, key).found?.['pouredId'])
+        void client.invalidateQueries({ queryKey });
       return true;
     } catch (refusal) {
       // The mutation shows it; how the step stands now is read anew.

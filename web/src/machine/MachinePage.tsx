@@ -25,12 +25,14 @@ const RecordList = lazy(async () => ({ default: (await import('../records/Record
 const Details = lazy(async () => ({ default: (await import('./Details.js')).Details }));
 const Milestones = lazy(async () => ({ default: (await import('../schedule/Milestones.js')).Milestones }));
 const SpecCard = lazy(async () => ({ default: (await import('./SpecCard.js')).SpecCard }));
+const Fits = lazy(async () => ({ default: (await import('./Fits.js')).Fits }));
 const Use = lazy(async () => ({ default: (await import('./Use.js')).Use }));
 
 const TABS = [
   ['schedule', 'Schedule'],
   ['milestones', 'Milestones'],
   ['spec', 'Spec card'],
+  ['fits', 'What fits'],
   ['use', 'Use'],
   ['readings', 'Readings'],
   ['record', 'Record'],
@@ -71,6 +73,8 @@ function TabPanel({ machine, tab }: { machine: MachineDetailDto; tab: string }) 
       return <Milestones machine={machine} />;
     case 'spec':
       return <SpecCard machine={machine} />;
+    case 'fits':
+      return <Fits machine={machine} />;
     case 'use':
       return <Use machine={machine} />;
     case 'readings':

@@ -18,20 +18,27 @@ const PART_WORDS: Record<SharedPart, string> = {
   seasons: 'Seasons and planned hours',
   attachments: 'Attachments',
   overrides: 'Departures from the books',
+  fits: 'What fits: parts and fluids',
 };
 
 function toggled<T>(list: readonly T[], value: T, on: boolean): T[] {
   return on ? [...list, value] : list.filter((each) => each !== value);
 }
 
-function ShareForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () => void }) {
+interface Props {
+  readonly machine: MachineDetailDto;
+  /** what is ticked at first */
+  readonly parts?: readonly SharedPart[];
+}
+
+function ShareForm({ machine, parts: first = ['spec'], onDone }: Props & { onDone: () => void }) {
   const say = useNotice();
   const fleet = useQuery(fleetQueries.list());
   const others = (fleet.data ?? []).filter(
     (other) =>
       other.id !== machine.id && other.machineClass === machine.machineClass && other.status !== 'retired',
   );
-  const [parts, setParts] = useState<readonly SharedPart[]>(['spec']);
+  const [parts, setParts] = useState<readonly SharedPart[]>(first);
   const [changed, setChanged] = useState<readonly string[] | null>(null);
   const same = others
     .filter(({ make, model }) => make === machine.make && model === machine.model)
@@ -102,10 +109,10 @@ function ShareForm({ machine, onDone }: { machine: MachineDetailDto; onDone: () 
 }
 
 /** Changes class-wide things once: gives parts of this machine to others of its class. */
-export function ShareParts({ machine }: { machine: MachineDetailDto }) {
+export function ShareParts(props: Props) {
   return (
     <DialogButton word="Hand on to others of its class">
-      {(close) => <ShareForm machine={machine} onDone={close} />}
+      {(close) => <ShareForm {...props} onDone={close} />}
     </DialogButton>
   );
 }

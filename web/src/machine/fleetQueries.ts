@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import type {
   BookDto,
+  FitsDto,
   FleetLineDto,
   MachineDetailDto,
   MachineDto,
@@ -34,6 +35,12 @@ export const fleetQueries = {
       queryKey: ['machines', id, 'milestones'],
       queryFn: ({ signal }) => get<MilestoneDto[]>(`/machines/${id}/milestones`, signal),
       meta: { subjects: ['machines', 'books'] },
+    }),
+  fits: (id: string) =>
+    queryOptions({
+      queryKey: ['machines', id, 'fits'],
+      queryFn: ({ signal }) => get<FitsDto>(`/machines/${id}/fits`, signal),
+      meta: { subjects: ['machines', 'shelf', 'jobs'] },
     }),
   use: (id: string) =>
     queryOptions({

@@ -67,6 +67,9 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
           </div>
         ) : null}
         {record.note ? <div className="soft">{record.note}</div> : null}
+        {record.fluidReason ? (
+          <div>A fluid that does not suit the machine was used: {record.fluidReason}</div>
+        ) : null}
       </td>
       <td>
         {amounts(record.draws) || '–'}

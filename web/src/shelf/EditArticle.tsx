@@ -1,23 +1,24 @@
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { useQuery } from '@tanstack/react-query';
 import { UpdateArticleDto } from '@yugator/contracts';
 import type { ArticleDto } from '@yugator/contracts';
 import { kitValues } from '@yugator/core';
-import { useFieldArray, useWatch } from 'react-hook-form';
+import { Controller, FormProvider, useFieldArray, useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
-import { MoneyField } from '../form/MoneyField.js';
 import { StockField } from '../form/StockField.js';
-import form_ from '../form/form.module.css';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
 import { moneyWords } from '../words/figures.js';
+import { ArticleFields } from './ArticleFields.js';
+import { ArticlePick } from './ArticlePick.js';
+import { fieldsOf } from './articleForm.js';
 import styles from './shelf.module.css';
 import { shelfQueries } from './shelfQueries.js';
 
@@ -69,18 +70,13 @@ function Contents({ form, articles }: PartsProps) {
         );
       })}
       {others.length ? (
-        <TextField
-          select
+        <ArticlePick
           label="It holds"
-          value=""
-          onChange={({ target }) => append({ articleId: target.value, quantity: 1 })}
-        >
-          {others.map(({ id, name }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
+          articles={others}
+          value={null}
+          hint="By name, number, or scan its code"
+          onPick={({ id }) => append({ articleId: id, quantity: 1 })}
+        />
       ) : null}
       {fields.length ? (
         <p className="soft">
@@ -92,17 +88,31 @@ function Contents({ form, articles }: PartsProps) {
   );
 }
 
+/** No longer bought: what is left is used up, and nothing is wanted of it. */
+function Retired({ form }: { form: UseFormReturn<UpdateArticleDto> }) {
+  return (
+    <Controller
+      control={form.control}
+      name="isRetired"
+      render={({ field: { value, onChange } }) => (
+        <FormControlLabel
+          label="No longer bought: what is left is used up"
+          control={<Checkbox checked={value ?? false} onChange={(_event, checked) => onChange(checked)} />}
+        />
+      )}
+    />
+  );
+}
+
 function EditForm({ article, onDone }: { article: ArticleDto; onDone: () => void }) {
-  const { site } = useSession();
   const say = useNotice();
   const { data = [] } = useQuery(shelfQueries.list());
-  const { name, leastOnHand, priceMinor, contents, version, kind, unit } = article;
+  const { contents, version, kind, unit, isRetired } = article;
   const form = useDtoForm<UpdateArticleDto>(
     UpdateArticleDto,
     {
-      name,
-      leastOnHand,
-      priceMinor,
+      ...fieldsOf(article),
+      isRetired,
       version,
       contents: contents.map(({ articleId, quantity }) => ({ articleId, quantity })),
     },
@@ -126,17 +136,11 @@ function EditForm({ article, onDone }: { article: ArticleDto; onDone: () => void
       onLeave={onDone}
     >
       <Field form={form} name="name" label="Name" autoFocus />
-      <div className={form_.grid}>
-        <StockField form={form} name="leastOnHand" unit={unit} label="Least wanted on hand" />
-        <MoneyField
-          form={form}
-          name="priceMinor"
-          label={unit === 'litre' ? 'Price of a litre' : 'Price of one'}
-          currency={site.currency}
-          hint="What was drawn before keeps its price"
-        />
-      </div>
+      <FormProvider {...form}>
+        <ArticleFields kind={kind} unit={unit} />
+      </FormProvider>
       {kind === 'kit' ? <Contents form={form} articles={data} /> : null}
+      <Retired form={form} />
     </FormDialog>
   );
 }

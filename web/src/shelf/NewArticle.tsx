@@ -1,19 +1,18 @@
 import MenuItem from '@mui/material/MenuItem';
 import { CreateArticleDto } from '@yugator/contracts';
 import type { ArticleDto } from '@yugator/contracts';
+import { FormProvider } from 'react-hook-form';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { Field } from '../form/Field.js';
-import { StockField } from '../form/StockField.js';
 import form_ from '../form/form.module.css';
-import { MoneyField } from '../form/MoneyField.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { useNotice } from '../page/Notice.js';
-import { useSession } from '../session/useSession.js';
+import { ArticleFields } from './ArticleFields.js';
+import { NOTHING_SAID } from './articleForm.js';
 
 function NewArticleForm({ onDone }: { onDone: () => void }) {
-  const { site } = useSession();
   const say = useNotice();
   const form = useDtoForm<CreateArticleDto>(CreateArticleDto, {
     name: '',
@@ -21,6 +20,7 @@ function NewArticleForm({ onDone }: { onDone: () => void }) {
     unit: 'piece',
     leastOnHand: 0,
     priceMinor: 0,
+    ...NOTHING_SAID,
   });
   const create = useWrite<ArticleDto, CreateArticleDto>(
     (body) => ({ method: 'POST', path: '/articles', body }),
@@ -50,15 +50,10 @@ function NewArticleForm({ onDone }: { onDone: () => void }) {
           <MenuItem value="piece">Pieces</MenuItem>
           <MenuItem value="litre">Volume</MenuItem>
         </Field>
-        <StockField form={form} name="leastOnHand" unit={form.watch('unit')} label="Least wanted on hand" />
-        <MoneyField
-          form={form}
-          name="priceMinor"
-          label={form.watch('unit') === 'litre' ? 'Price of a litre' : 'Price of one'}
-          currency={site.currency}
-          hint="Such as 28.90"
-        />
       </div>
+      <FormProvider {...form}>
+        <ArticleFields kind={form.watch('kind')} unit={form.watch('unit')} />
+      </FormProvider>
     </FormDialog>
   );
 }

@@ -1,6 +1,8 @@
+import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, SessionDto } from '@yugator/contracts';
 import { UNITS } from '@yugator/core';
+import { useState } from 'react';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
@@ -10,6 +12,7 @@ import table from '../page/table.module.css';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { moneyWords } from '../words/figures.js';
 import { EditArticle } from './EditArticle.js';
+import { found } from './foundArticles.js';
 import { Movements } from './Movements.js';
 import { NewArticle } from './NewArticle.js';
 import { shelfQueries } from './shelfQueries.js';
@@ -31,6 +34,12 @@ function priceWords({ priceMinor, unit }: ArticleDto, { currency, unitSystem }: 
     : `${moneyWords(priceMinor, currency)} a litre`;
 }
 
+/** What tells it from others on the shelf: its number, its place, and what stands on its label. */
+function aboutWords({ number, place, fluid }: ArticleDto): string {
+  const label = fluid ? [fluid.grade, ...fluid.categories].filter(Boolean).join(' ') : '';
+  return [number, label, place].filter(Boolean).join(' · ');
+}
+
 function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolean }) {
   const { site } = useSession();
   const stock = useStockWords();
@@ -38,6 +47,7 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
     <tr>
       <td style={{ width: '34%' }}>
         <b>{article.name}</b>
+        {aboutWords(article) ? <div className="soft">{aboutWords(article)}</div> : null}
         {article.contents.length ? (
           <div className="soft">
             {article.contents.map((part) => `${stock(part.quantity, part.unit)} × ${part.name}`).join(', ')}
@@ -72,11 +82,52 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
   );
 }
 
+function Articles({
+  title,
+  articles,
+  mayMove,
+}: {
+  title: string;
+  articles: readonly ArticleDto[];
+  mayMove: boolean;
+}) {
+  if (articles.length === 0) return null;
+  return (
+    <section aria-label={title} style={{ marginBottom: 24 }}>
+      <h2 style={{ marginBottom: 6 }}>{title}</h2>
+      <table className={table.table}>
+        <thead>
+          <tr>
+            <th>Article</th>
+            <th className={table.number}>On hand</th>
+            <th className={table.number}>Least wanted</th>
+            <th>State</th>
+            <th className={table.number}>Price</th>
+            <th>
+              <span className="visually-hidden">Book</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {articles.map((article) => (
+            <ArticleRow key={article.id} article={article} mayMove={mayMove} />
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+/** A shelf of fewer is seen at a glance. */
+const SEARCHED_FROM = 8;
+
 /** Kits, parts and fluids: what is on hand, what came and went. */
 export function ShelfPage() {
   const { data, error, refetch } = useQuery(shelfQueries.list());
   const mayMove = useIsOneOf('crewLead', 'mechanic');
+  const [typed, setTyped] = useState('');
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
+  const shown = found(data, typed);
   const low = data.filter((article) => article.state !== 'enough').length;
   return (
     <>
@@ -96,34 +147,33 @@ export function ShelfPage() {
       {data.length === 0 ? (
         <Empty title="The shelf is empty.">{<p>Put the first kit, part or fluid on it above.</p>}</Empty>
       ) : null}
-      {KINDS.map(([kind, title]) => {
-        const articles = data.filter((article) => article.kind === kind);
-        if (articles.length === 0) return null;
-        return (
-          <section key={kind} aria-label={title} style={{ marginBottom: 24 }}>
-            <h2 style={{ marginBottom: 6 }}>{title}</h2>
-            <table className={table.table}>
-              <thead>
-                <tr>
-                  <th>Article</th>
-                  <th className={table.number}>On hand</th>
-                  <th className={table.number}>Least wanted</th>
-                  <th>State</th>
-                  <th className={table.number}>Price</th>
-                  <th>
-                    <span className="visually-hidden">Book</span>
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {articles.map((article) => (
-                  <ArticleRow key={article.id} article={article} mayMove={mayMove} />
-                ))}
-              </tbody>
-            </table>
-          </section>
-        );
-      })}
+      {data.length > SEARCHED_FROM ? (
+        <TextField
+          label="Look for"
+          value={typed}
+          onChange={({ target }) => setTyped(target.value)}
+          helperText={
+            shown.length === 0
+              ? 'Nothing of that name, number or code stands on the shelf.'
+              : 'A name, number or place, or scan a code'
+          }
+          sx={{ maxWidth: 420, marginBottom: '18px' }}
+          fullWidth
+        />
+      ) : null}
+      {KINDS.map(([kind, title]) => (
+        <Articles
+          key={kind}
+          title={title}
+          articles={shown.filter((article) => article.kind === kind && !article.isRetired)}
+          mayMove={mayMove}
+        />
+      ))}
+      <Articles
+        title="No longer bought"
+        articles={shown.filter(({ isRetired }) => isRetired)}
+        mayMove={mayMove}
+      />
       <UsedOilBook />
     </>
   );

@@ -25,6 +25,7 @@ import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
 import { useIsOneOf } from '../session/useSession.js';
 import page from '../page/page.module.css';
+import { ClimateFields } from './ClimateFields.js';
 import styles from './houseRules.module.css';
 import { siteQueries } from './siteQueries.js';
 
@@ -149,6 +150,7 @@ function RulesForm({ workshop, mayChange }: { workshop: WorkshopDto; mayChange: 
           ))}
         </div>
       </section>
+      {workshop.climate ? <ClimateFields form={form} mayChange={mayChange} /> : null}
       {form.problem ? <Caution title="Not saved">{<p>{form.problem}</p>}</Caution> : null}
       {mayChange ? (
         <div className={page.foot}>

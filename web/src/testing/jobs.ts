@@ -39,6 +39,8 @@ export const KIT = {
   onHand: 5,
   priceMinor: 2890,
   unit: 'piece' as const,
+  component: null,
+  judgement: null,
 };
 /** An open job on a zero-turn that nobody began yet. */
 export const job = (over: Partial<JobDto> = {}): JobDto => ({
@@ -71,6 +73,9 @@ export const job = (over: Partial<JobDto> = {}): JobDto => ({
     },
   },
   needs: [{ ...KIT, itemId: 'oil', onHand: 0 }],
+  kits: [],
+  fluids: [],
+  expected: null,
   vessels: { panLitres: 1.5, extractorLitres: 6, roomLitres: 1 },
   pausedReason: null,
   ...over,

@@ -20,6 +20,7 @@ export function record(over: Partial<RecordDto> = {}): RecordDto {
     labourCostMinor: 3520,
     costMinor: 6410,
     note: '',
+    fluidReason: '',
     wellLooks: [],
     putRight: [],
     topUps: [],

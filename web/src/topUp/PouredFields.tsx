@@ -69,7 +69,7 @@ export function PouredFields({ poured, onChange, fluids, faultOf }: Props) {
           {...faulty('grade')}
         />
       ) : null}
-      {mayTypeGrade && grades.length ? (
+      {(mayTypeGrade && grades.length) || faultOf('reason') !== undefined ? (
         <TextField
           label="Why another than the card names"
           value={poured.reason ?? ''}

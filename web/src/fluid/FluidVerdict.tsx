@@ -1,0 +1,31 @@
+import { fluidFaultWords, judgeFluid, shownTemperature } from '@yugator/core';
+import type { FluidJudgement, FluidPlace, FluidTraits } from '@yugator/core';
+import { Caution } from '../page/Caution.js';
+import { useSession } from '../session/useSession.js';
+
+/** What is told of a judged fluid; nothing where it suits. */
+export function JudgedFluid({ judgement: { verdict, faults } }: { judgement: FluidJudgement }) {
+  const { site } = useSession();
+  if (verdict === 'suits') return null;
+  const degrees = (celsius: number) => shownTemperature(celsius, site.unitSystem);
+  const words = faults.map((fault) => fluidFaultWords(fault, degrees)).join(' ');
+  return (
+    <Caution
+      title={verdict === 'stop' ? 'It does not belong there' : 'Look twice'}
+      quiet={verdict === 'doubt'}
+    >
+      <p>{words}</p>
+      {verdict === 'stop' ? <p>The crew lead alone may go on with it, and says why.</p> : null}
+    </Caution>
+  );
+}
+
+/** Whether a fluid may go where it is to go, and why not. */
+export function FluidVerdict({ fluid, place }: { fluid: FluidTraits | null; place: FluidPlace }) {
+  const judgement = judgeFluid(fluid, place);
+  return judgement.verdict === 'suits' ? (
+    <p>By its label it suits the card.</p>
+  ) : (
+    <JudgedFluid judgement={judgement} />
+  );
+}
