@@ -20,3 +20,11 @@ export function stockWords(quantity: number, unit: StockUnit, system: UnitSystem
   const shown = volumeUnit(quantity, system);
   return `${inUnit(quantity, 'volume', shown, DECIMALS)}\u00a0${shown}`;
 }
+
+/** So much of an article, in words: "2 × Spark plug", "4.1 L engine oil". */
+export function articleWords(
+  { quantity, unit, name }: { readonly quantity: number; readonly unit: StockUnit; readonly name: string },
+  system: UnitSystem,
+): string {
+  return `${stockWords(quantity, unit, system)}${unit === 'piece' ? ' ×' : ''} ${name}`;
+}

@@ -125,7 +125,7 @@ export const ARTICLES: readonly DemoArticle[] = [
     ],
   ),
   filter(
-    ['F-01', 'Oil filter, V-twin', 'Rack A, 1', 1, 2, 790],
+    ['F-01', 'Oil filter, V-twin', 'Rack A, 1', 0, 2, 790],
     'engineOilFilter',
     [
       ['Quillon', 'QF 1004', 'QF 1004B'],
@@ -146,19 +146,19 @@ export const ARTICLES: readonly DemoArticle[] = [
     [98, 76, 62.5, '3/4-16 UNF', null],
   ),
   filter(
-    ['F-04', 'Oil filter, small engine', 'Rack A, 1', 2, 6, 690],
+    ['F-04', 'Oil filter, small engine', 'Rack A, 1', 0, 2, 690],
     'engineOilFilter',
     [['Hobbin', 'HL 310']],
     [65, 66, 56, '3/4-16 UNF', null],
   ),
   filter(
-    ['F-05', 'Oil filter, tractor', 'Rack A, 2', 1, 4, 1340],
+    ['F-05', 'Oil filter, tractor', 'Rack A, 2', 0, 2, 1340],
     'engineOilFilter',
     [['Dunmallet', 'DM-28-116']],
     [95, 80, 64, 'M20 × 1.5', 100],
   ),
   filter(
-    ['F-06', 'Oil filter, utility vehicle', 'Rack A, 2', 2, 6, 980],
+    ['F-06', 'Oil filter, utility vehicle', 'Rack A, 2', 0, 4, 980],
     'engineOilFilter',
     [['Hobbin', 'HV 412']],
     [80, 68, 58, 'M20 × 1.5', null],

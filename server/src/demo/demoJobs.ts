@@ -37,6 +37,13 @@ type Shelved = DemoArticle & { readonly id: string };
 const BEFORE_MS = 86_400_000;
 const HOUR_MS = 3_600_000;
 
+/** Bought only when a job finds none. */
+const FORGOTTEN: ReadonlySet<string> = new Set([
+  'Air filter, V-twin',
+  'Fuel filter, in-line',
+  '20W-50 hydro oil',
+]);
+
 /** The jobs of the whole fleet in order of time, and the shelf that they drew from. */
 export class DemoJobs {
   private readonly jobs: MachineJob[] = [];
@@ -189,12 +196,12 @@ export class DemoJobs {
     return [...came, out, ...loose];
   }
 
-  /** Kits are bought before they are out: they are opened only while there are some. */
+  /** What is below its least is bought, but for what nobody thought of lately. */
   private ordered(job: MachineJob, stock: Map<string, number>): Row[] {
     return this.articles.flatMap((article) => {
       const there = stock.get(article.id) ?? 0;
-      if (article.kind !== 'kit' || there > 0) return [];
-      stock.set(article.id, there + article.lot);
+      if (there >= article.leastOnHand || FORGOTTEN.has(article.name)) return [];
+      stock.set(article.id, roundQuantity(there + article.lot));
       return [this.received(article, job.at + HOUR_MS)];
     });
   }

@@ -1,6 +1,6 @@
 import { fetchedDraws } from '@yugator/contracts';
 import type { JobDto } from '@yugator/contracts';
-import { composeSheet, fluidWords, phaseWords, ruleWords, stockWords } from '@yugator/core';
+import { composeSheet, fluidWords, phaseWords, ruleWords, articleWords } from '@yugator/core';
 import type { MachineSpec, SheetStep, UnitSystem } from '@yugator/core';
 import type { Column, Content } from 'pdfmake/interfaces.js';
 import { BLANK, cautionWords, stepLines, tick } from './stepWords.js';
@@ -94,9 +94,7 @@ const NO_GRADES = { fluids: [] };
 
 /** Articles that the items take, each once. */
 function partsOf(job: JobDto, units: UnitSystem): string[] {
-  return fetchedDraws(job).map(
-    ({ name, unit, quantity }) => `${stockWords(quantity, unit, units)} × ${name}`,
-  );
+  return fetchedDraws(job).map((draw) => articleWords(draw, units));
 }
 
 /** The job sheet as it is printed: steps in the order of work, cautions before the step they belong to. */

@@ -1,5 +1,5 @@
 import type { MachineDto, RecordDto } from '@yugator/contracts';
-import { findingWords, stockWords } from '@yugator/core';
+import { findingWords, articleWords } from '@yugator/core';
 import type { UnitSystem } from '@yugator/core';
 import type { Content, TableCell } from 'pdfmake/interfaces.js';
 
@@ -7,12 +7,8 @@ function rowOf(record: RecordDto, units: UnitSystem): TableCell[] {
   const others = record.others.map(
     ({ name, outcome, note }) => `${name} (${outcome}${note ? `: ${note}` : ''})`,
   );
-  const used = record.draws.map(
-    ({ name, quantity, unit }) => `${stockWords(quantity, unit, units)} × ${name}`,
-  );
-  const left = record.left.map(
-    ({ name, quantity, unit }) => `${stockWords(quantity, unit, units)} × ${name}`,
-  );
+  const used = record.draws.map((each) => articleWords(each, units));
+  const left = record.left.map((each) => articleWords(each, units));
   const walk = record.kind === 'round' ? ['Walk round'] : [];
   const what = [...walk, ...record.items, ...others].join('; ');
   const found = record.findings.map(

@@ -161,6 +161,6 @@ describe('what became of it', () => {
       version: 1,
     });
     expect(sent).toMatchObject({ usedOilLitres: 2, mendedDefectIds: [DEFECT] });
-    expect(sent.draws).toEqual([{ articleId: KIT.articleId, quantity: 1 }]);
+    expect(sent.draws).toEqual([{ articleId: KIT.articleId, quantity: 1, left: [] }]);
   });
 });

@@ -1,5 +1,5 @@
 import type { RecordDto, RecordKind } from '@yugator/contracts';
-import { findingWords } from '@yugator/core';
+import { articleWords, findingWords } from '@yugator/core';
 import { Link } from 'react-router';
 import { OUTCOME_WORDS } from '../job/outcomeWords.js';
 import { Plate } from '../page/Plate.js';
@@ -22,7 +22,7 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
   const isLead = useIsOneOf('crewLead');
   const stock = useStockWords();
   const amounts = (drawn: RecordDto['draws']) =>
-    drawn.map(({ quantity, unit, name }) => `${stock(quantity, unit)} × ${name}`).join(', ');
+    drawn.map((draw) => articleWords(draw, site.unitSystem)).join(', ');
   const { voided, machine } = record;
   const day = dayWords(record.doneOn, today);
   return (

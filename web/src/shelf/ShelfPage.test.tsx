@@ -2,6 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { article } from '../testing/articles.js';
 import { choose, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
+import { NOTHING_SAID } from './articleForm.js';
 import { ShelfPage } from './ShelfPage.js';
 
 const PLUG_ID = '00000000-0000-7000-8000-000000000011';
@@ -96,7 +97,13 @@ describe('the shelf', () => {
 
 describe('a kit', () => {
   const PLUG = article({ id: PLUG_ID, name: 'Spark plug', kind: 'part', priceMinor: 380 });
-  const FILTER = article({ id: FILTER_ID, name: 'Oil filter', kind: 'part', priceMinor: 790 });
+  const FILTER = article({
+    id: FILTER_ID,
+    name: 'Oil filter',
+    kind: 'part',
+    priceMinor: 790,
+    barcode: 'QF 100',
+  });
   const shelf = { ...ANSWERS, '/api/articles': [article({ priceMinor: 2000 }), PLUG, FILTER] };
 
   it('is said to hold articles of the shelf, each worth its share of its price', async () => {
@@ -105,9 +112,10 @@ describe('a kit', () => {
     await screen.findByText('Oil change kit');
     await press('Change: Oil change kit');
     expect(screen.getByText(/it is used whole/)).toBeDefined();
-    await choose('It holds', 'Spark plug');
+    await choose('It holds', /^Spark plug/);
     await type('Pieces of Spark plug', '2');
-    await choose('It holds', 'Oil filter');
+    // As a scanner would: the code, and Enter.
+    await type('It holds', 'QF-100{Enter}');
     // 7.60 of plugs and a filter of 7.90 for 20.00: by hand 9.81 and 10.19.
     expect(screen.getByText(/worth £9.81 of it/)).toBeDefined();
     expect(screen.getByText(/worth £10.19 of it/)).toBeDefined();
@@ -122,6 +130,8 @@ describe('a kit', () => {
         leastOnHand: 2,
         priceMinor: 2000,
         version: 1,
+        ...NOTHING_SAID,
+        isRetired: false,
         contents: [
           { articleId: PLUG_ID, quantity: 2 },
           { articleId: FILTER_ID, quantity: 1 },

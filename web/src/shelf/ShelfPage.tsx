@@ -1,7 +1,7 @@
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, SessionDto } from '@yugator/contracts';
-import { UNITS } from '@yugator/core';
+import { articleWords, UNITS } from '@yugator/core';
 import { useState } from 'react';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
@@ -50,7 +50,7 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
         {aboutWords(article) ? <div className="soft">{aboutWords(article)}</div> : null}
         {article.contents.length ? (
           <div className="soft">
-            {article.contents.map((part) => `${stock(part.quantity, part.unit)} × ${part.name}`).join(', ')}
+            {article.contents.map((part) => articleWords(part, site.unitSystem)).join(', ')}
           </div>
         ) : null}
         <Movements article={article} />
