@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { proposedDraw } from '../job/proposedDraw.js';
-import { countCorrection, onHand, roundQuantity, stockState } from './ledger.js';
+import { countCorrection, isShort, onHand, roundQuantity, stockState } from './ledger.js';
 
 describe('the shelf', () => {
   it('adds up what came and went, without binary dust', () => {
@@ -31,6 +31,9 @@ describe('the shelf', () => {
       'enough',
       'enough',
     ]);
+    // Of what is not kept there is none, unless more was drawn than ever came.
+    expect([0, -1, 1].map((quantity) => stockState(quantity, 0))).toEqual(['none', 'out', 'enough']);
+    expect((['out', 'low', 'enough', 'none'] as const).filter(isShort)).toEqual(['out', 'low']);
   });
 
   it('is drawn on for the chosen items only, each article once', () => {

@@ -19,10 +19,16 @@ export function countCorrection(booked: number, counted: number): number {
   return roundQuantity(counted - booked);
 }
 
-/** How an article stands against the stock it should not fall below. */
-export type StockState = 'out' | 'low' | 'enough';
+/** How an article stands against the stock it should not fall below; `none`: there is none, and none is wanted. */
+export type StockState = 'out' | 'low' | 'enough' | 'none';
+
+/** Whether an article is to be bought. */
+export function isShort(state: StockState): boolean {
+  return state === 'out' || state === 'low';
+}
 
 export function stockState(quantity: number, leastOnHand: number): StockState {
+  if (quantity === 0 && leastOnHand === 0) return 'none';
   if (quantity <= 0) return 'out';
   return quantity < leastOnHand ? 'low' : 'enough';
 }

@@ -69,6 +69,12 @@ describe('what a job takes from the shelf', () => {
     });
   });
 
+  it('takes the larger of two that would be used up', () => {
+    const small = { articleId: 'small', onHand: 1, contents: KIT.contents.slice(0, 2) };
+    const all = KIT.contents.map(({ articleId, quantity }) => ({ articleId, quantity }));
+    expect(drawsWithKits(all, [small, KIT], new Map()).map(({ articleId }) => articleId)).toEqual(['kit']);
+  });
+
   it('meets every need exactly, opens no kit that is not there, and leaves no more than was in it', () => {
     const name = fc.constantFrom('a', 'b', 'c', 'd');
     const lines = fc.uniqueArray(fc.tuple(name, fc.integer({ min: 1, max: 5000 })), {

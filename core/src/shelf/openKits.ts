@@ -17,8 +17,8 @@ export interface KitDraw extends Draw {
 /** A kit is opened for what is worth at least so much of it; else the loose part is bought (common practice). */
 const LEAST_USED_SHARE = 0.5;
 
-/** How much of a kit's worth the needs would use up. */
-function usedShare({ contents }: ShelvedKit, open: ReadonlyMap<string, number>): number {
+/** How much of a kit the needs would use up: in worth, and as a share of all of it. */
+function usedOf({ contents }: ShelvedKit, open: ReadonlyMap<string, number>) {
   const isPriced = contents.some(({ priceMinor }) => priceMinor > 0);
   const worth = (quantity: number, price: number) => quantity * (isPriced ? price : 1);
   const all = contents.reduce((sum, { quantity, priceMinor }) => sum + worth(quantity, priceMinor), 0);
@@ -27,7 +27,7 @@ function usedShare({ contents }: ShelvedKit, open: ReadonlyMap<string, number>):
       sum + worth(Math.min(quantity, open.get(articleId) ?? 0), priceMinor),
     0,
   );
-  return all > 0 ? used / all : 0;
+  return { worth: used, share: all > 0 ? used / all : 0 };
 }
 
 /** Takes the contents of a kit off what is still needed, and returns what is left of it. */
@@ -64,9 +64,10 @@ export function drawsWithKits(
     const candidates = kits
       .filter(({ articleId, onHand: there }) => there >= (opened.get(articleId)?.quantity ?? 0) + 1)
       .filter(({ contents }) => contents.some(({ articleId }) => isMissing(articleId)))
-      .map((kit) => ({ kit, share: usedShare(kit, open) }))
+      .map((kit) => ({ kit, ...usedOf(kit, open) }))
       .filter(({ share }) => share >= LEAST_USED_SHARE)
-      .sort((a, b) => b.share - a.share);
+      // Of two that are used up, the one that saves more.
+      .sort((a, b) => b.share - a.share || b.worth - a.worth);
     const best = candidates[0]?.kit;
     if (!best) break;
     const before = opened.get(best.articleId);

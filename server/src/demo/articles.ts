@@ -92,12 +92,10 @@ function fluid(of: Stock, component: Component | null, rows: Numbers, label: Lab
 
 export const ARTICLES: readonly DemoArticle[] = [
   kit(
-    ['K-01', 'Oil change kit, V-twin', 'Rack A, top', 2, 6, 2890],
+    ['K-01', 'Oil change kit, V-twin', 'Rack A, top', 2, 6, 2090],
     [
       ['10W-30 engine oil', 2],
       ['Oil filter, V-twin', 1],
-      ['Spark plug, 5/8 in', 2],
-      ['Fuel filter, in-line', 1],
     ],
   ),
   kit(
@@ -105,23 +103,52 @@ export const ARTICLES: readonly DemoArticle[] = [
     [
       ['10W-30 engine oil', 2],
       ['Oil filter, small engine', 1],
-      ['Spark plug, 5/8 in', 1],
     ],
   ),
   kit(
-    ['K-03', 'Service kit, tractor, 100 h', 'Rack A, top', 1, 2, 4690],
+    ['K-03', 'Oil change kit, tractor', 'Rack A, top', 1, 3, 3390],
     [
       ['15W-40 diesel engine oil', 4],
       ['Oil filter, tractor', 1],
-      ['Fuel filter, tractor', 1],
     ],
   ),
   kit(
-    ['K-04', 'Yearly kit, utility vehicle, gasoline', 'Rack A, top', 1, 2, 5290],
+    ['K-04', 'Oil change kit, utility vehicle', 'Rack A, top', 1, 3, 2190],
+    [
+      ['10W-40 engine oil', 2],
+      ['Oil filter, utility vehicle', 1],
+    ],
+  ),
+  kit(
+    ['K-05', 'Yearly kit, V-twin', 'Rack A, top', 1, 4, 3990],
+    [
+      ['10W-30 engine oil', 2],
+      ['Oil filter, V-twin', 1],
+      ['Air filter, V-twin', 1],
+      ['Fuel filter, in-line', 1],
+      ['Spark plug, 5/8 in', 2],
+    ],
+  ),
+  kit(
+    ['K-06', 'Yearly kit, utility vehicle, gasoline', 'Rack A, top', 0, 2, 3690],
     [
       ['10W-40 engine oil', 2],
       ['Oil filter, utility vehicle', 1],
       ['Air filter, utility vehicle', 1],
+    ],
+  ),
+  kit(
+    ['K-07', 'Hydro service kit, zero-turn', 'Rack B, 3', 0, 1, 6490],
+    [
+      ['20W-50 hydro oil', 5],
+      ['Hydro filter, zero-turn', 2],
+    ],
+  ),
+  kit(
+    ['K-08', 'Transmission filter kit, tractor', 'Rack B, 3', 0, 1, 4590],
+    [
+      ['Transmission filter, tractor', 1],
+      ['Transmission strainer, tractor', 1],
     ],
   ),
   filter(

@@ -23,7 +23,7 @@ describe('an article', () => {
     // No longer bought: nothing is wanted of it.
     expect((await change({ isRetired: true, version: 3 })).body).toMatchObject({
       isRetired: true,
-      state: 'enough',
+      state: 'none',
     });
     expect((await change({ isRetired: false, version: 4 })).body.state).toBe('out');
     const wrong = await change({ component: 'engineOil', version: 5 });

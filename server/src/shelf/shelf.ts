@@ -7,7 +7,7 @@ import type {
   StockActDto,
   UpdateArticleDto,
 } from '@yugator/contracts';
-import { countCorrection, kitPartPrice, onHand, stockState } from '@yugator/core';
+import { countCorrection, kitPartPrice, onHand, isShort, stockState } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
 import { grouped } from '../database/grouped.js';
@@ -59,9 +59,9 @@ export class Shelf {
     ]);
     return articles.flatMap(({ id, name, unit, leastOnHand }) => {
       const quantity = stock.get(id) ?? 0;
-      return stockState(quantity, leastOnHand) === 'enough'
-        ? []
-        : [{ id, name, unit, leastOnHand, onHand: quantity }];
+      return isShort(stockState(quantity, leastOnHand))
+        ? [{ id, name, unit, leastOnHand, onHand: quantity }]
+        : [];
     });
   }
 

@@ -44,7 +44,7 @@ export function toArticleDto(
     priceMinor: article.priceMinor,
     onHand: quantity,
     // Nothing is wanted of what is no longer bought.
-    state: isRetired ? 'enough' : stockState(quantity, article.leastOnHand),
+    state: stockState(quantity, isRetired ? 0 : article.leastOnHand),
     number: article.number ?? '',
     barcode: article.barcode ?? '',
     place: article.place,

@@ -85,7 +85,7 @@ export function WhatGoesIn({ found, place, fitting, approved, onFound }: Props) 
         onKeyDown={scan}
         error={refused !== null}
         slotProps={{ htmlInput: { list: offered, maxLength: 80 } }}
-        sx={{ maxWidth: 420 }}
+        sx={{ maxWidth: 420, marginTop: '8px' }}
       />
       <datalist id={offered}>
         {[...new Set([...fitting, ...shelf.map(({ name }) => name), ...approved])].map((each) => (

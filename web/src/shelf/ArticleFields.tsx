@@ -8,6 +8,7 @@ import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { ComponentPick } from '../component/ComponentPick.js';
 import { Choose } from '../form/Choose.js';
 import { Field } from '../form/Field.js';
+import { enterStays } from '../form/enterStays.js';
 import { MoneyField } from '../form/MoneyField.js';
 import { QuantityInput } from '../form/QuantityInput.js';
 import { StockField } from '../form/StockField.js';
@@ -75,6 +76,7 @@ function LabelFields() {
           {categoriesOf(fluid.kind).length ? (
             <Autocomplete
               multiple
+              autoHighlight
               disableCloseOnSelect
               options={categoriesOf(fluid.kind)}
               value={fluid.categories}
@@ -83,6 +85,7 @@ function LabelFields() {
                 <TextField
                   {...params}
                   label="Categories"
+                  onKeyDown={enterStays}
                   error={form.formState.errors.fluid?.categories !== undefined}
                   helperText={form.formState.errors.fluid?.categories?.message ?? 'All that the label names'}
                 />
@@ -245,7 +248,13 @@ export function ArticleFields({ kind, unit }: { kind: ArticleKind; unit: Article
           hint="What was drawn before keeps its price"
         />
         <Field form={form} name="number" label="Our number" />
-        <Field form={form} name="barcode" label="Barcode" hint="Click here and scan it, or type it" />
+        <Field
+          form={form}
+          name="barcode"
+          label="Barcode"
+          hint="Click here and scan it, or type it"
+          onKeyDown={enterStays}
+        />
         <Field form={form} name="place" label="Place on the shelf" hint="Such as Rack B, 2" />
         <ComponentField kind={kind} />
       </div>

@@ -2,6 +2,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import type { ArticleDto } from '@yugator/contracts';
 import { useState } from 'react';
+import { enterStays } from '../form/enterStays.js';
 import { useStockWords } from '../session/useStockWords.js';
 import { found } from './foundArticles.js';
 
@@ -54,6 +55,7 @@ export function ArticlePick({ label, articles, value, onPick, fault, hint, autoF
         <TextField
           {...params}
           label={label}
+          onKeyDown={enterStays}
           error={fault !== undefined}
           helperText={fault ?? hint}
           autoFocus={autoFocus ?? false}

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { article } from '../testing/articles.js';
-import { choose, press, type } from '../testing/user.js';
+import { choose, pickComponent, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { NOTHING_SAID } from './articleForm.js';
 import { ShelfPage } from './ShelfPage.js';
@@ -168,5 +169,72 @@ describe('a kit', () => {
     expect(await screen.findByText('Pieces are whole: type a whole number.')).toBeDefined();
     await press('Take out Spark plug');
     expect(screen.getByText(/it is used whole/)).toBeDefined();
+  });
+});
+
+describe('a longer shelf', () => {
+  const parts = Array.from({ length: 9 }, (_, at) =>
+    article({ id: `p${at}`, name: `Washer ${at}`, kind: 'part', number: `W-${at}`, place: 'Rack B' }),
+  );
+  const retired = article({ id: 'r', name: 'Old filter', kind: 'part', isRetired: true });
+
+  it('is searched by name, number or code; what is no longer bought stands by itself', async () => {
+    wire({ ...ANSWERS, '/api/articles': [...parts, retired] });
+    showTo('mechanic', <ShelfPage />);
+    expect(await screen.findByText('Washer 8')).toBeDefined();
+    expect(
+      within(screen.getByRole('region', { name: 'No longer bought' })).getByText('Old filter'),
+    ).toBeDefined();
+    await type('Look for', 'w 3');
+    expect(screen.getByText('Washer 3')).toBeDefined();
+    expect(screen.queryByText('Washer 8')).toBeNull();
+    expect(screen.getByText('W-3 · Rack B')).toBeDefined();
+    await type('Look for', 'gasket');
+    expect(screen.getByText(/Nothing of that name/)).toBeDefined();
+  });
+
+  it('keeps what the label of a new fluid says', async () => {
+    const { sent } = wire(ANSWERS, () => article({}));
+    showTo('crewLead', <ShelfPage />);
+    await screen.findByText('Oil change kit');
+    await press('New article');
+    const dialog = within(await screen.findByRole('dialog'));
+    await type('Name', 'Oil 10W-30', dialog);
+    await choose('Kind', 'Fluid');
+    await choose('Counted in', 'Volume');
+    await choose('Kind of fluid', 'engine oil');
+    await type('Grade', '10W-30', dialog);
+    await userEvent.type(dialog.getByLabelText('Categories'), 'CK-4{Enter}{Escape}');
+    await press('Put it on the shelf', dialog);
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({
+      kind: 'fluid',
+      unit: 'litre',
+      fluid: { kind: 'engineOil', grade: '10W-30', categories: ['API CK-4'] },
+      filter: null,
+    });
+  });
+
+  it('keeps what was measured on a filter, and the numbers of its makers', async () => {
+    const { sent } = wire(ANSWERS, () => article({}));
+    showTo('crewLead', <ShelfPage />);
+    await screen.findByText('Oil change kit');
+    await press('New article');
+    const dialog = within(await screen.findByRole('dialog'));
+    await type('Name', 'Oil filter', dialog);
+    await pickComponent('It is for the', 'engine oil filter', 'engine oil filter');
+    await type('Height (mm)', '3 in', dialog);
+    await type('Thread', '3/4-16 UNF', dialog);
+    await press('Add a number', dialog);
+    await type('Maker', 'Quillon', dialog);
+    await type('Number', 'QF 1004', dialog);
+    await press('Put it on the shelf', dialog);
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({
+      component: 'engineOilFilter',
+      // 3 in = 76.2 mm (NIST Handbook 44, appendix C).
+      filter: { height: 76.2, outside: null, gasket: null, thread: '3/4-16 UNF', bypass: null },
+      makerNumbers: [{ maker: 'Quillon', number: 'QF 1004', supersededBy: '' }],
+    });
   });
 });

@@ -1,7 +1,7 @@
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, SessionDto } from '@yugator/contracts';
-import { articleWords, UNITS } from '@yugator/core';
+import { articleWords, isShort, UNITS } from '@yugator/core';
 import { useState } from 'react';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
@@ -128,7 +128,7 @@ export function ShelfPage() {
   const [typed, setTyped] = useState('');
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const shown = found(data, typed);
-  const low = data.filter((article) => article.state !== 'enough').length;
+  const low = data.filter((article) => isShort(article.state)).length;
   return (
     <>
       <PageHead

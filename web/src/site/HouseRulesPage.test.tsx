@@ -1,7 +1,8 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Role, WorkshopDto } from '@yugator/contracts';
-import { DEFAULT_FIGURES, DEFAULT_RULES, HOUSE_RULES, REFUSED_PRACTICES } from '@yugator/core';
+import { DEFAULT_FIGURES, DEFAULT_RULES, HOUSE_RULES, PLAIN_CLIMATE, REFUSED_PRACTICES } from '@yugator/core';
+import { press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import type { Wire } from '../testing/wire.js';
 import { HouseRulesPage } from './HouseRulesPage.js';
@@ -91,5 +92,29 @@ describe('the house rules', () => {
     await show('mechanic');
     expect(screen.queryByRole('button', { name: 'Keep the house rules' })).toBeNull();
     expect(screen.getByRole<HTMLInputElement>('radio', { name: 'Hand-tight' }).disabled).toBe(true);
+  });
+
+  it('hold the coldest and warmest of each month, typed in °C or °F', async () => {
+    server = wire(
+      () => ({ ...WORKSHOP, climate: PLAIN_CLIMATE.map((month) => ({ ...month })) }),
+      () => WORKSHOP,
+    );
+    await show();
+    await type('Coldest of January', '14 °F');
+    await type('Warmest of July', '38,5');
+    await press('Keep the house rules');
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    const { climate = [] }: Partial<WorkshopDto> = server.sent[0]?.body ?? {};
+    // 14 °F = -10 °C (NIST SP 811, appendix B.8).
+    expect([climate.length, climate[0], climate[6], climate[11]]).toEqual([
+      12,
+      { low: -10, high: 12 },
+      { low: 8, high: 38.5 },
+      PLAIN_CLIMATE[11],
+    ]);
+    await type('Coldest of March', 'frost');
+    await press('Keep the house rules');
+    expect(await screen.findByText('Give the temperature in °C, from -60 to 60.')).toBeDefined();
+    expect(server.sent).toHaveLength(1);
   });
 });
