@@ -82,6 +82,10 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./paperLog/PaperLogPage.js')).PaperLogPage }),
               },
               {
+                path: 'shelf/count',
+                lazy: async () => ({ Component: (await import('./shelf/CountPage.js')).CountPage }),
+              },
+              {
                 path: 'shelf',
                 lazy: async () => ({ Component: (await import('./shelf/ShelfPage.js')).ShelfPage }),
               },

@@ -1,13 +1,23 @@
 import { Injectable } from '@nestjs/common';
 import type {
   ArticleDto,
+  CountResultDto,
+  CountSheetDto,
   CreateArticleDto,
   DrawDto,
   ShortArticleDto,
   StockActDto,
   UpdateArticleDto,
 } from '@yugator/contracts';
-import { countCorrection, kitPartPrice, onHand, isShort, stockState } from '@yugator/core';
+import {
+  countCorrection,
+  countDifference,
+  countTotals,
+  kitPartPrice,
+  onHand,
+  isShort,
+  stockState,
+} from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
 import { grouped } from '../database/grouped.js';
@@ -18,6 +28,7 @@ import { namesById } from '../people/namesById.js';
 import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { Article, KitPartRow, Movement } from '../models/shelf.model.js';
+import { countFaults } from './countFaults.js';
 import { articleFaults, columnsOf } from './articleFields.js';
 import { contentFaults, leftFaults, partsByKit } from './kitParts.js';
 import { toArticleDto } from './toArticleDto.js';
@@ -143,6 +154,31 @@ export class Shelf {
         },
       );
       return this.get(id);
+    });
+  }
+
+  /** Books a count of many articles, all of it or nothing; what moved since it was counted is to be counted anew. */
+  async count({ lines, note = '' }: CountSheetDto, caller: Person): Promise<CountResultDto> {
+    return this.work.run(async () => {
+      const where = { id: lines.map(({ articleId }) => articleId) };
+      const articles = await Article.findAll({ where, order: ['id'], lock: true });
+      const booked = await this.onHandById();
+      const faults = countFaults(lines, articles, booked);
+      if (faults.length) throw fieldProblem(...faults);
+      const differences = lines.flatMap((line) => {
+        const article = articles.find(({ id }) => id === line.articleId);
+        return article ? [{ article, ...countDifference(line, article.priceMinor) }] : [];
+      });
+      const differing = differences.filter(({ quantity }) => quantity !== 0);
+      for (const { article, quantity } of differing)
+        await this.move(article, 'counted', quantity, caller, { note });
+      const { missing, besides } = countTotals(differing);
+      return {
+        counted: lines.length,
+        differing: differing.length,
+        missingMinor: missing,
+        besidesMinor: besides,
+      };
     });
   }
 

@@ -42,7 +42,11 @@ export function Field<T extends FieldValues>({
     <TextField
       {...field}
       {...rest}
-      inputRef={ref}
+      inputRef={(node: HTMLInputElement | null) => {
+        ref(node);
+        // A figure that nobody typed yet is no number, and shows as nothing.
+        if (figure && node?.value === 'NaN') node.value = '';
+      }}
       error={message !== undefined}
       helperText={message ?? hint}
       slotProps={{

@@ -1,14 +1,17 @@
+import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, SessionDto } from '@yugator/contracts';
 import { articleWords, isShort, UNITS } from '@yugator/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { UsedOilBook } from '../oil/UsedOilBook.js';
 import { PageHead } from '../page/PageHead.js';
 import table from '../page/table.module.css';
+import { ScannerButton } from '../scanner/ScannerButton.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { moneyWords } from '../words/figures.js';
 import { EditArticle } from './EditArticle.js';
@@ -142,7 +145,15 @@ export function ShelfPage() {
             : undefined
         }
       >
-        {mayMove ? <NewArticle /> : null}
+        {mayMove ? (
+          <>
+            <ScannerButton />
+            <Button component={Link} to="/shelf/count">
+              Count the shelf
+            </Button>
+            <NewArticle />
+          </>
+        ) : null}
       </PageHead>
       {data.length === 0 ? (
         <Empty title="The shelf is empty.">{<p>Put the first kit, part or fluid on it above.</p>}</Empty>

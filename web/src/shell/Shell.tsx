@@ -5,6 +5,7 @@ import { NavLink, Outlet, useLocation, useNavigation } from 'react-router';
 import { useLive } from '../live/useLive.js';
 import { connectedAt } from '../offline/connectedAt.js';
 import { OutboxBar } from '../outbox/OutboxBar.js';
+import { ScannerPlace } from '../scanner/ScannerPlace.js';
 import { useSending } from '../outbox/useSending.js';
 import { Loading } from '../page/Loading.js';
 import { sessionQueries } from '../session/sessionQueries.js';
@@ -80,6 +81,7 @@ export function Shell() {
         )}
         <AtShed />
         <OutboxBar />
+        <ScannerPlace />
         <Suspense fallback={<Loading />}>
           <Outlet />
         </Suspense>
