@@ -8,10 +8,10 @@ const KIT: ShelvedKit = {
   articleId: 'kit',
   onHand: 3,
   contents: [
-    { articleId: 'oil', quantity: 1.9, priceMinor: 640 },
-    { articleId: 'filter', quantity: 1, priceMinor: 790 },
-    { articleId: 'plug', quantity: 2, priceMinor: 380 },
-    { articleId: 'fuelFilter', quantity: 1, priceMinor: 420 },
+    { articleId: 'oil', unit: 'litre', quantity: 1.9, priceMinor: 640 },
+    { articleId: 'filter', unit: 'piece', quantity: 1, priceMinor: 790 },
+    { articleId: 'plug', unit: 'piece', quantity: 2, priceMinor: 380 },
+    { articleId: 'fuelFilter', unit: 'piece', quantity: 1, priceMinor: 420 },
   ],
 };
 const OIL_CHANGE = [
@@ -75,6 +75,21 @@ describe('what a job takes from the shelf', () => {
     expect(drawsWithKits(all, [small, KIT], new Map()).map(({ articleId }) => articleId)).toEqual(['kit']);
   });
 
+  it('leaves the last drops of a bottle in it', () => {
+    const leftOf = (oil: number) =>
+      drawsWithKits(
+        [{ articleId: 'oil', quantity: oil }, ...OIL_CHANGE.slice(1)],
+        [KIT],
+        new Map(),
+      )[0]?.left.map(({ articleId, quantity }) => [articleId, quantity]);
+    const rest = [
+      ['plug', 2],
+      ['fuelFilter', 1],
+    ];
+    expect(leftOf(1.85)).toEqual(rest);
+    expect(leftOf(1.7)).toEqual([['oil', 0.2], ...rest]);
+  });
+
   it('meets every need exactly, opens no kit that is not there, and leaves no more than was in it', () => {
     const name = fc.constantFrom('a', 'b', 'c', 'd');
     const lines = fc.uniqueArray(fc.tuple(name, fc.integer({ min: 1, max: 5000 })), {
@@ -89,6 +104,7 @@ describe('what a job takes from the shelf', () => {
           onHand,
           contents: contents.map(([articleId, thousandths]) => ({
             articleId,
+            unit: 'piece' as const,
             quantity: thousandths / 1000,
             priceMinor,
           })),

@@ -1,12 +1,12 @@
 import type { Draw } from '../job/proposedDraw.js';
-import type { KitPart, LeftOver } from './kit.js';
+import type { CountedPart, LeftOver } from './kit.js';
 import { roundQuantity } from './ledger.js';
 
 /** A kit on the shelf. */
 export interface ShelvedKit {
   readonly articleId: string;
   readonly onHand: number;
-  readonly contents: readonly KitPart[];
+  readonly contents: readonly CountedPart[];
 }
 
 /** What is taken from the shelf; of a kit, what is left of it. */
@@ -16,6 +16,9 @@ export interface KitDraw extends Draw {
 
 /** A kit is opened for what is worth at least so much of it; else the loose part is bought (common practice). */
 const LEAST_USED_SHARE = 0.5;
+
+/** Less than this of a bottle, in litres, is not put back (common practice). */
+const LEAST_LEFT_LITRES = 0.1;
 
 /** How much of a kit the needs would use up: in worth, and as a share of all of it. */
 function usedOf({ contents }: ShelvedKit, open: ReadonlyMap<string, number>) {
@@ -32,11 +35,12 @@ function usedOf({ contents }: ShelvedKit, open: ReadonlyMap<string, number>) {
 
 /** Takes the contents of a kit off what is still needed, and returns what is left of it. */
 function openKit({ contents }: ShelvedKit, open: Map<string, number>): LeftOver[] {
-  return contents.flatMap(({ articleId, quantity }) => {
+  return contents.flatMap(({ articleId, quantity, unit }) => {
     const needed = open.get(articleId) ?? 0;
     open.set(articleId, roundQuantity(Math.max(0, needed - quantity)));
     const left = roundQuantity(Math.max(0, quantity - needed));
-    return left > 0 ? [{ articleId, quantity: left }] : [];
+    const isWorthIt = unit === 'piece' ? left > 0 : left >= LEAST_LEFT_LITRES;
+    return isWorthIt ? [{ articleId, quantity: left }] : [];
   });
 }
 

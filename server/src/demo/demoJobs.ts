@@ -157,11 +157,11 @@ export class DemoJobs {
       .map((kit) => ({
         articleId: kit.id,
         onHand: stock.get(kit.id) ?? 0,
-        contents: kit.holds.map(([name, quantity]) => ({
-          articleId: known(this.idByName, name),
-          quantity,
-          priceMinor: this.articles.find((article) => article.name === name)?.priceMinor ?? 0,
-        })),
+        contents: kit.holds.flatMap(([name, quantity]) =>
+          this.articles
+            .filter((article) => article.name === name)
+            .map(({ id, unit, priceMinor }) => ({ articleId: id, unit, quantity, priceMinor })),
+        ),
       }));
   }
 

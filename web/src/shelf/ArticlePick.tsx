@@ -2,6 +2,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import type { ArticleDto } from '@yugator/contracts';
 import { useState } from 'react';
+import type { Ref } from 'react';
 import { enterStays } from '../form/enterStays.js';
 import { useStockWords } from '../session/useStockWords.js';
 import { found } from './foundArticles.js';
@@ -15,10 +16,11 @@ interface Props {
   readonly fault?: string | undefined;
   readonly hint?: string | undefined;
   readonly autoFocus?: boolean;
+  readonly inputRef?: Ref<HTMLInputElement>;
 }
 
 /** Picks an article of the shelf: by any word of its name or place, by its numbers, or by scanning its code. */
-export function ArticlePick({ label, articles, value, onPick, fault, hint, autoFocus }: Props) {
+export function ArticlePick({ label, articles, value, onPick, fault, hint, autoFocus, inputRef }: Props) {
   const stock = useStockWords();
   const [typed, setTyped] = useState('');
   const chosen = articles.find(({ id }) => id === value) ?? null;
@@ -59,6 +61,7 @@ export function ArticlePick({ label, articles, value, onPick, fault, hint, autoF
           error={fault !== undefined}
           helperText={fault ?? hint}
           autoFocus={autoFocus ?? false}
+          inputRef={inputRef}
         />
       )}
     />

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { CountSheetDto } from '@yugator/contracts';
 import type { ArticleDto, CountResultDto } from '@yugator/contracts';
 import { countDifference, countTotals, roundQuantity } from '@yugator/core';
+import { useRef } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -97,6 +98,7 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
   const client = useQueryClient();
   const form = useDtoForm<CountSheetDto>(CountSheetDto, { lines: [], note: '' }, 'onSubmit');
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'lines' });
+  const scanField = useRef<HTMLInputElement>(null);
   const byId = new Map(articles.map((article) => [article.id, article]));
   const places = [...new Set(articles.map(({ place }) => place).filter(Boolean))].sort();
   const lineOf = ({ id, onHand }: ArticleDto, counted: number) => ({
@@ -107,8 +109,7 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
   const take = (article: ArticleDto) => {
     const at = form.getValues('lines').findIndex(({ articleId }) => articleId === article.id);
     // Each scan of a piece is one more of it; how much there is of a fluid is read off and typed.
-    if (at < 0)
-      append(lineOf(article, article.unit === 'piece' ? 1 : NaN), { shouldFocus: article.unit === 'litre' });
+    if (at < 0) append(lineOf(article, article.unit === 'piece' ? 1 : NaN), { shouldFocus: false });
     else if (article.unit === 'piece') {
       const before = form.getValues(`lines.${at}.counted`);
       form.setValue(`lines.${at}.counted`, roundQuantity((Number.isFinite(before) ? before : 0) + 1));
@@ -145,6 +146,12 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
     <form
       className={form_.form}
       noValidate
+      onKeyDown={(event) => {
+        // Enter after a figure goes back to the next scan; a count is booked by its button alone.
+        if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
+        event.preventDefault();
+        scanField.current?.focus();
+      }}
       onSubmit={(event) => {
         event.preventDefault();
         if (!book.isPending)
@@ -160,6 +167,7 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
           hint="Each scan of a piece counts one more of it"
           onPick={take}
           autoFocus
+          inputRef={scanField}
         />
         {places.length ? (
           <Choose<string>

@@ -1,0 +1,178 @@
+import type { Page } from 'puppeteer-core';
+import { newVisitor, press, sees, signIn, typeInto, violations } from './browser.js';
+import { openShed } from './shed.js';
+import { read } from './work.js';
+
+const shed = openShed();
+
+interface ArticleOnWire {
+  readonly id: string;
+  readonly name: string;
+  readonly onHand: number;
+}
+
+interface JobOnWire {
+  readonly id: string;
+  readonly steps: readonly { readonly found: Readonly<Record<string, unknown>> | null }[];
+  readonly record: { readonly left: readonly { readonly name: string }[] } | null;
+}
+
+async function write<T>(page: Page, path: string, body: unknown): Promise<T> {
+  return (await page.evaluate(
+    async (at, sent) => {
+      const answer = await fetch(at, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(sent),
+      });
+      if (!answer.ok) throw new Error(await answer.text());
+      return (await answer.json()) as unknown;
+    },
+    path,
+    body,
+  )) as T;
+}
+
+async function articles(page: Page): Promise<ReadonlyMap<string, ArticleOnWire>> {
+  const all = await read<ArticleOnWire[]>(page, '/api/articles');
+  return new Map(all.map((article) => [article.name, article]));
+}
+
+/** Brings the shelf to what a test wants to lie there. */
+async function stock(page: Page, wanted: Readonly<Record<string, number>>): Promise<void> {
+  const known = await articles(page);
+  const lines = Object.entries(wanted).map(([name, counted]) => {
+    const article = known.get(name);
+    if (!article) throw new Error(`${name} is not on the shelf.`);
+    return { articleId: article.id, counted, booked: article.onHand };
+  });
+  await write(page, '/api/counts', { lines });
+}
+
+/** Opens a job of some lines of a machine, and shows it. */
+async function openJob(page: Page, tag: string, items: readonly string[]): Promise<string> {
+  const machines = await read<{ id: string; tag: string }[]>(page, '/api/machines');
+  const id = machines.find((machine) => machine.tag === tag)?.id;
+  const { lines } = await read<{ lines: { itemId: string; itemName: string }[] }>(
+    page,
+    `/api/machines/${id}`,
+  );
+  const itemIds = lines.filter(({ itemName }) => items.includes(itemName)).map(({ itemId }) => itemId);
+  expect(itemIds).toHaveLength(items.length);
+  const job = await write<JobOnWire>(page, '/api/jobs', { machineId: id, itemIds });
+  await page.goto(`${shed.yugator.address}/jobs/${job.id}`);
+  await sees(page, 'Fetch first');
+  return job.id;
+}
+
+/** Says that all items are done, types the hours and signs off. */
+async function signOff(page: Page, hours: number): Promise<void> {
+  for (;;) {
+    const button = await page.$('section[aria-label="What became of the items"] button[aria-label^="Done:"]');
+    if (!button) break;
+    await button.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+    const before = await page.$$eval('button[aria-label^="Done:"]', (all) => all.length);
+    await button.click();
+    await page.waitForFunction(
+      (was) => document.querySelectorAll('button[aria-label^="Done:"]').length < was,
+      {},
+      before,
+    );
+  }
+  const field = await page.waitForSelector('input[name=shown]');
+  await field?.type(String(hours));
+  await press(page, 'Sign off');
+  await sees(page, 'Next due');
+}
+
+async function lastShown(page: Page, tag: string): Promise<number> {
+  const machines = await read<{ tag: string; lastShown: number }[]>(page, '/api/machines');
+  return machines.find((machine) => machine.tag === tag)?.lastShown ?? 0;
+}
+
+describe('the shelf', () => {
+  it('refuses oil for gasoline engines at the pour of a diesel, and takes what belongs there', async () => {
+    const { page, complaints } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Ansel Pike');
+    const id = await openJob(page, 'T-04', ['Engine oil and filter']);
+    // As a scanner does: the code, and Enter.
+    const field = await page.waitForSelector('::-p-aria([name="What goes in"])');
+    await field?.type('O-01\n');
+    await sees(page, 'It is for gasoline engines alone; this is a diesel.');
+    await sees(page, 'It is not kept');
+    expect(await violations(page)).toEqual([]);
+    const kept = async () =>
+      (await read<JobOnWire>(page, `/api/jobs/${id}`)).steps.map(({ found }) => found?.['poured']);
+    expect(await kept()).not.toContain('10W-30 engine oil');
+    await field?.click({ count: 3 });
+    await field?.type('O-03\n');
+    await page.waitForFunction(() => !/It is not kept/.test(document.body.innerText));
+    await page.waitForFunction(
+      async (at) => {
+        const job = (await (await fetch(at)).json()) as JobOnWire;
+        return job.steps.some(({ found }) => found?.['poured'] === '15W-40 diesel engine oil');
+      },
+      { polling: 200 },
+      `/api/jobs/${id}`,
+    );
+    expect(complaints).toEqual([]);
+  });
+
+  it('opens a kit for a job, and the next job is told to take what it left', async () => {
+    const { page } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Ansel Pike');
+    await stock(page, {
+      'Oil change kit, V-twin': 0,
+      'Yearly kit, V-twin': 1,
+      'Oil filter, V-twin': 0,
+      'Air filter, V-twin': 0,
+      'Fuel filter, in-line': 0,
+      'Spark plug, 5/8 in': 0,
+      '10W-30 engine oil': 12,
+    });
+    const first = await openJob(page, 'M-05', ['Engine oil and filter', 'Spark plugs: replace']);
+    await page.click('summary');
+    await sees(page, /1 × Yearly kit, V-twin \(leaves 1 × Air filter, V-twin, 1 × Fuel filter, in-line\)/);
+    await signOff(page, await lastShown(page, 'M-05'));
+    const { record } = await read<JobOnWire>(page, `/api/jobs/${first}`);
+    expect(record?.left.map(({ name }) => name).toSorted()).toEqual([
+      'Air filter, V-twin',
+      'Fuel filter, in-line',
+    ]);
+    const now = await articles(page);
+    expect(now.get('Yearly kit, V-twin')?.onHand).toBe(0);
+    expect(now.get('Air filter, V-twin')?.onHand).toBe(1);
+    // The other mower takes the filter that the kit left.
+    await openJob(page, 'M-10', ['Air filter: replace']);
+    await page.click('summary');
+    await sees(page, '1 × Air filter, V-twin');
+    expect(await page.evaluate(() => document.body.innerText)).not.toMatch(/only 0 on hand/);
+  });
+
+  it('is counted by scanning, and booked at once', async () => {
+    const { page, complaints } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Ansel Pike');
+    await stock(page, { 'Hydro filter, zero-turn': 5 });
+    await page.goto(`${shed.yugator.address}/shelf`);
+    await press(page, 'Scanner');
+    await press(page, 'Count the shelf');
+    await page.waitForSelector('::-p-aria([name="Scan, or look for"])');
+    await typeInto(page, 'Hold before it', 'Hydro filter');
+    await page.click('input[role=combobox]');
+    for (const pieces of [1, 2, 3]) {
+      await press(page, 'Hydro filter, zero-turn H-01');
+      await page.waitForFunction(
+        (wanted) =>
+          document.querySelector<HTMLInputElement>('input[name="lines.0.counted"]')?.value === wanted,
+        {},
+        String(pieces),
+      );
+    }
+    await sees(page, '2 fewer than booked');
+    expect(await violations(page)).toEqual([]);
+    await press(page, 'Book the count');
+    await sees(page, '1 article counted, 1 put right');
+    expect((await articles(page)).get('Hydro filter, zero-turn')?.onHand).toBe(3);
+    expect(complaints).toEqual([]);
+  });
+});
