@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, JobDrawDto, SignOffDto } from '@yugator/contracts';
+import { lazy, Suspense } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { StockField } from '../form/StockField.js';
-import { ArticlePick } from '../shelf/ArticlePick.js';
+import { Loading } from '../page/Loading.js';
 import { shelfQueries } from '../shelf/shelfQueries.js';
 import styles from './job.module.css';
 import { knownArticles } from './knownArticles.js';
@@ -20,6 +21,9 @@ interface DrawProps {
   readonly kit: ArticleDto | undefined;
   readonly onTakeOut: () => void;
 }
+
+// The list that is searched comes after the sheet can be read.
+const ArticlePick = lazy(async () => ({ default: (await import('../shelf/ArticlePick.js')).ArticlePick }));
 
 /** One article that the job used, how much of it, and of a kit what is left. */
 function Draw({ form, index, article, kit, onTakeOut }: DrawProps) {
@@ -78,17 +82,19 @@ export function Draws({
         />
       ))}
       {others.length ? (
-        <ArticlePick
-          label="Add an article"
-          articles={others}
-          value={null}
-          hint={
-            shelf.error
-              ? 'The shelf could not be read; sign off and correct it there later.'
-              : 'By name, number, or scan its code'
-          }
-          onPick={({ id }) => append({ articleId: id, quantity: 1 })}
-        />
+        <Suspense fallback={<Loading rows={1} />}>
+          <ArticlePick
+            label="Add an article"
+            articles={others}
+            value={null}
+            hint={
+              shelf.error
+                ? 'The shelf could not be read; sign off and correct it there later.'
+                : 'By name, number, or scan its code'
+            }
+            onPick={({ id }) => append({ articleId: id, quantity: 1 })}
+          />
+        </Suspense>
       ) : null}
     </fieldset>
   );

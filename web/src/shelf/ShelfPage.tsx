@@ -48,7 +48,7 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
   const stock = useStockWords();
   return (
     <tr>
-      <td style={{ width: '34%' }}>
+      <td>
         <b>{article.name}</b>
         {aboutWords(article) ? <div className="soft">{aboutWords(article)}</div> : null}
         {article.contents.length ? (
@@ -101,7 +101,7 @@ function Articles({
       <table className={table.table}>
         <thead>
           <tr>
-            <th>Article</th>
+            <th style={{ width: '34%' }}>Article</th>
             <th className={table.number}>On hand</th>
             <th className={table.number}>Least wanted</th>
             <th>State</th>
