@@ -25,11 +25,11 @@ import { withWaiting } from './keptStep.js';
 import { JobPhotos } from './JobPhotos.js';
 import { Outcomes } from './Outcomes.js';
 import { PauseJob } from './PauseJob.js';
-import { SignOff } from './SignOff.js';
 import { useSheet } from './useSheet.js';
 
 // Of the sheet one view is looked at, and of the job one end.
 const JobDone = lazy(async () => ({ default: (await import('./JobDone.js')).JobDone }));
+const SignOff = lazy(async () => ({ default: (await import('./SignOff.js')).SignOff }));
 const loadSteps = () => import('./StepView.js');
 const loadSheet = () => import('./SheetView.js');
 const StepView = lazy(async () => ({ default: (await loadSteps()).StepView }));
@@ -104,7 +104,9 @@ function OpenJob({ job }: { job: JobDto }) {
           <>
             <AddItem job={job} sheet={sheet} />
             <JobPhotos job={job} />
-            <SignOff key={job.id} job={job} />
+            <Suspense fallback={<Loading rows={4} />}>
+              <SignOff key={job.id} job={job} />
+            </Suspense>
             <div className={styles.away}>
               {job.pausedReason === null ? <PauseJob job={job} /> : null}
               <DropJob job={job} />
