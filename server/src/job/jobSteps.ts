@@ -10,6 +10,7 @@ import { JobItem, JobStep } from '../models/job.model.js';
 import { JobSheets, toProgressDto } from './jobSheets.js';
 import { OpenJobs } from './openJobs.js';
 import { checkPouredAt, fluidTarget } from './poured.js';
+import { storedFound } from './storedFound.js';
 import { changedAfter, measuredAfter, tickAfter } from './stepSaid.js';
 
 function requireRead(
@@ -62,7 +63,7 @@ export class JobSteps {
       if (!hasSeen && ago === null) throw stale('step', await this.sheets.get(id));
       const { site, today } = siteNow;
       const targetOf = () => fluidTarget(job.machineId, setUp, site, today);
-      await checkPouredAt(step, fields.found ?? {}, caller, targetOf);
+      await checkPouredAt(step, fields.found ?? {}, storedFound(known?.found), caller, targetOf);
       const said = { by: caller.id, name: caller.name, at: saidAt.getTime(), hasSeen };
       const tick = tickAfter(known, fields, said);
       if (fields.isDone) requireRead(step, tick);

@@ -40,14 +40,22 @@ export async function fluidTarget(
 
 const AT = { fluid: '/found/pouredId', reason: '/found/pouredWhy' } as const;
 
-/** Refuses an article poured at a step that is none of the shelf, or a fluid that does not belong there. */
+/** Refuses an article poured at a step that is none of the shelf, or a fluid that does not belong there; `before`: what was found so far. */
 export async function checkPouredAt(
   { fills }: SheetStep,
   { pouredId, pouredFor, pouredWhy }: Found,
+  before: Found | null,
   caller: Person,
   targetOf: () => Promise<ToldTarget>,
 ): Promise<void> {
   if (pouredId === undefined) return;
+  // What stood there was judged then: who goes on with the step need not be who answered for it.
+  if (
+    pouredId === before?.['pouredId'] &&
+    pouredFor === before['pouredFor'] &&
+    pouredWhy === before['pouredWhy']
+  )
+    return;
   const article = typeof pouredId === 'string' ? await Article.findByPk(pouredId) : null;
   if (!fills || pouredFor !== fills.fluid || article?.kind !== 'fluid')
     throw fieldProblem(fault(AT.fluid, 'unknown', 'Choose a fluid of the shelf, or type what goes in.'));

@@ -21,7 +21,7 @@ describe('a fluid that does not belong', () => {
   }
 
   it('does not fit: the crew lead alone says so, with a reason', async () => {
-    const { machine, wrong } = await diesel();
+    const { machine, wrong, right } = await diesel();
     const line = fit('engineOil', wrong);
     const refused = await say(machine.id, [line]);
     expect(faultsOf(refused.body)).toEqual([['#/fits/0/articleId', 'wrongFluid']]);
@@ -29,7 +29,14 @@ describe('a fluid that does not belong', () => {
     expect(faultsOf((await say(machine.id, [line], 'crewLead')).body)).toEqual([
       ['#/fits/0/reason', 'needed'],
     ]);
-    expect((await say(machine.id, [{ ...line, reason: 'flushed at once' }], 'crewLead')).status).toBe(200);
+    const answered = { ...line, reason: 'flushed at once' };
+    expect((await say(machine.id, [answered], 'crewLead')).status).toBe(200);
+    // A mechanic adds another line, and leaves the one that the lead answers for as it is.
+    const other = await say(machine.id, [answered, fit('engineOil', right, { standing: 'equal' })]);
+    expect(other.status).toBe(200);
+    expect(faultsOf((await say(machine.id, [{ ...answered, reason: 'cheap' }])).body)).toEqual([
+      ['#/fits/0/articleId', 'wrongFluid'],
+    ]);
   });
 
   it('is not drawn at the sign-off, loose or in a kit, unless the crew lead says why; that stays in the record', async () => {
@@ -105,6 +112,12 @@ describe('a fluid that does not belong', () => {
     expect(now.needs).toMatchObject([{ articleId: other, quantity: 2, name: 'Fleet oil' }]);
     // The lead's reason at the step is not asked for again at the sign-off, and stays in the record.
     expect((await poured(wrong, { pouredWhy: 'to get it home' }, 'crewLead', 1)).status).toBe(200);
+    // A mechanic goes on with the step as the lead left it.
+    const goesOn = { pouredWhy: 'to get it home', jugLevel: 1.2 };
+    expect((await poured(wrong, goesOn, 'mechanic', 2)).status).toBe(200);
+    expect(faultsOf((await poured(wrong, { pouredWhy: 'because' }, 'mechanic', 3)).body)).toEqual([
+      ['#/found/pouredId', 'wrongFluid'],
+    ]);
     const ready = (await tick((await yard.ask<JobDto>('GET', `/api/jobs/${job.id}`, mechanic)).body)).body;
     const { status, body } = await signOff(ready, { shown: 12 });
     expect([status, body.record?.draws[0]?.name, body.record?.fluidReason]).toEqual([

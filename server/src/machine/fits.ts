@@ -96,8 +96,11 @@ export class Fits {
   ): Promise<FieldFaultDto[]> {
     const articles = await Article.findAll({ where: { id: fits.map(({ articleId }) => articleId) } });
     const shelved = fits.map((fit) => ({ ...fit, article: articles.find(({ id }) => id === fit.articleId) }));
+    const before = new Set((await fitsOf(scheduled.machine.id)).map(lineKey));
     return shelved.flatMap(({ article, ...fit }, at) => {
       const pointer = `/fits/${at}`;
+      // What stands there was judged then: who adds a line need not be who answered for the others.
+      if (before.has(lineKey(fit))) return [];
       if (!article)
         return [fault(`${pointer}/articleId`, 'unknown', 'This article is no longer on the shelf.')];
       const plain = plainFaults(fit, article, scheduled.machine, pointer);
@@ -106,6 +109,11 @@ export class Fits {
       return judged({ ...fit, article }, known, scheduled, siteNow, caller, pointer);
     });
   }
+}
+
+/** All that is said in a line, to tell whether it changed. */
+function lineKey({ component, articleId, quantity, standing, reason }: FitFieldsDto): string {
+  return JSON.stringify([component, articleId, quantity, standing, reason]);
 }
 
 function plainFaults(
