@@ -166,6 +166,8 @@ describe('a device that the crew shares', () => {
     await typeInto(page, 'What it is called', 'Tablet at the door');
     await press(page, 'Make it one');
     await sees(page, 'This is a device of the shed now');
+    // It fades, and catches clicks until it is gone.
+    await page.waitForSelector('.MuiDialog-root', { hidden: true });
     await press(page, 'Marit Osgood');
     await (await page.waitForSelector('::-p-aria([name="Sign out"][role="menuitem"])'))?.click();
 

@@ -97,6 +97,8 @@ describe('the shelf', () => {
     const id = await openJob(page, 'T-04', ['Engine oil and filter']);
     // As a scanner does: the code, and Enter.
     const field = await page.waitForSelector('::-p-aria([name="What goes in"])');
+    // The shelf is read by then, as on any second visit.
+    await page.waitForSelector('datalist option[value="10W-30 engine oil"]');
     await field?.type('O-01\n');
     await sees(page, 'It is for gasoline engines alone; this is a diesel.');
     await sees(page, 'It is not kept');

@@ -46,6 +46,21 @@ describe('what fits a machine', () => {
     expect(fittingNeeds([coolant], [fit('coolant', 'pink')], SPEC, PLENTY)[0]?.quantity).toBe(5);
   });
 
+  it('counts to the millilitre, as the shelf does, whatever unit the card was typed in', () => {
+    // 2.1 qt = 1.987 352 936 6 L (NIST Handbook 44, appendix C).
+    const spec = {
+      fluids: [
+        {
+          component: 'engineOil' as const,
+          litresWithFilter: 1.987353,
+          litresWithoutFilter: null,
+          grades: [],
+        },
+      ],
+    };
+    expect(fittingNeeds([BOTH], FITS, spec, PLENTY)[0]?.quantity).toBe(1.987);
+  });
+
   it('takes nothing for looking at a part, nor what the card has no litres of', () => {
     const inspect = { id: 'i', action: 'inspect' as const, components: ['sparkPlugs' as const] };
     const gearbox = { id: 'g', action: 'replace' as const, components: ['gearboxOil' as const] };

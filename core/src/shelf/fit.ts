@@ -1,6 +1,7 @@
 import type { Component } from '../component/components.js';
 import { componentSpec } from '../component/components.js';
 import type { ItemArticle } from '../job/proposedDraw.js';
+import { roundQuantity } from './ledger.js';
 import type { MachineSpec, WorkItem } from '../procedure/machineSetUp.js';
 
 /** How an article that fits stands to what the maker fitted: the same, one like it, or one that takes its place for a reason. */
@@ -47,7 +48,10 @@ function quantityOf(
   if (!line) return null;
   const filter = FILTER_OF[component];
   const isFilterChanged = filter === undefined || replaced.has(filter);
-  return isFilterChanged ? line.litresWithFilter : (line.litresWithoutFilter ?? line.litresWithFilter);
+  // A card in quarts has more decimals than the shelf counts.
+  return roundQuantity(
+    isFilterChanged ? line.litresWithFilter : (line.litresWithoutFilter ?? line.litresWithFilter),
+  );
 }
 
 /** What an item takes, and for which component. */

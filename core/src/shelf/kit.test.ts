@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { kitPartPrice, kitValues, leftFault, mayOpen } from './kit.js';
+import { kitPartPrice, kitValues, leftFault, mayOpen, usedParts } from './kit.js';
 import type { CountedPart } from './kit.js';
 
 const part = (articleId: string, quantity: number, priceMinor: number): CountedPart => ({
@@ -59,6 +59,18 @@ test.each([
   [1, 'oil', 0.5, null],
 ])('of %s kits %s × %s left: %s', (kits, articleId, quantity, fault) => {
   expect(leftFault(kits, KIT, { articleId, quantity })).toBe(fault);
+});
+
+test('of opened kits everything was used that is not left', () => {
+  expect(usedParts(1, KIT, [])).toEqual(['filter', 'oil', 'plug']);
+  const left = [
+    { articleId: 'plug', quantity: 2 },
+    { articleId: 'oil', quantity: 0.4 },
+  ];
+  expect(usedParts(1, KIT, left)).toEqual(['filter', 'oil']);
+  // Two plugs of four.
+  expect(usedParts(2, KIT, left)).toEqual(['filter', 'oil', 'plug']);
+  expect(usedParts(3, KIT, [{ articleId: 'oil', quantity: 5.7 }])).toEqual(['filter', 'plug']);
 });
 
 test('of a kit with contents there is no half', () => {

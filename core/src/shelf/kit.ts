@@ -64,6 +64,16 @@ export function mayOpen(kits: number, parts: readonly KitPart[]): boolean {
   return parts.length === 0 || Number.isInteger(kits);
 }
 
+/** The articles of opened kits of which something was used: what is not all left. */
+export function usedParts(kits: number, parts: readonly KitPart[], left: readonly LeftOver[]): string[] {
+  return parts
+    .filter(({ articleId, quantity }) => {
+      const rest = left.find((each) => each.articleId === articleId)?.quantity ?? 0;
+      return rest < roundQuantity(kits * quantity);
+    })
+    .map(({ articleId }) => articleId);
+}
+
 /** What speaks against something being left of so many opened kits; null where nothing does. */
 export function leftFault(kits: number, parts: readonly CountedPart[], left: LeftOver): LeftFault | null {
   const part = parts.find(({ articleId }) => articleId === left.articleId);

@@ -1,5 +1,5 @@
 import type { DrawDto, FieldFaultDto, SignOffDto } from '@yugator/contracts';
-import { filledComponents } from '@yugator/core';
+import { filledComponents, usedParts } from '@yugator/core';
 import type { MachineSetUp } from '@yugator/core';
 import { JobItem, JobStep } from '../models/job.model.js';
 import type { Person } from '../models/person.model.js';
@@ -27,12 +27,7 @@ async function givenReasons(jobId: string): Promise<ReadonlyMap<string, string>>
 async function usedArticles(draws: readonly DrawDto[]): Promise<Article[][]> {
   const parts = await partsByKit(draws.map(({ articleId }) => articleId));
   const ids = draws.map(({ articleId, quantity, left = [] }) => {
-    const contents = parts.get(articleId) ?? [];
-    const used = contents.filter((part) => {
-      const leftOver = left.find((each) => each.articleId === part.articleId)?.quantity ?? 0;
-      return leftOver < part.quantity * quantity;
-    });
-    return [articleId, ...used.map((part) => part.articleId)];
+    return [articleId, ...usedParts(quantity, parts.get(articleId) ?? [], left)];
   });
   const articles = await Article.findAll({ where: { id: ids.flat() } });
   return ids.map((own) => articles.filter(({ id }) => own.includes(id)));

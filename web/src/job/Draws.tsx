@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import FormHelperText from '@mui/material/FormHelperText';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, JobDrawDto, SignOffDto } from '@yugator/contracts';
 import { lazy, Suspense } from 'react';
@@ -25,6 +26,16 @@ interface DrawProps {
 // The list that is searched comes after the sheet can be read.
 const ArticlePick = lazy(async () => ({ default: (await import('../shelf/ArticlePick.js')).ArticlePick }));
 
+/** What the server refuses of the article itself. */
+function WhatIsWrong({ form, index }: Pick<DrawProps, 'form' | 'index'>) {
+  const fault = form.formState.errors.draws?.[index]?.articleId?.message;
+  return fault ? (
+    <FormHelperText error component="span">
+      {fault}
+    </FormHelperText>
+  ) : null;
+}
+
 /** One article that the job used, how much of it, and of a kit what is left. */
 function Draw({ form, index, article, kit, onTakeOut }: DrawProps) {
   const stock = useStockWords();
@@ -36,6 +47,7 @@ function Draw({ form, index, article, kit, onTakeOut }: DrawProps) {
       <span>
         {article?.name ?? 'An article no longer on the shelf'}
         <span className={styles.small}>{stock(article?.onHand ?? 0, unit)} on hand</span>
+        <WhatIsWrong form={form} index={index} />
       </span>
       <StockField
         form={form}

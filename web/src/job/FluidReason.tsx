@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { JobDto, SignOffDto } from '@yugator/contracts';
-import { filledComponents, fluidStop } from '@yugator/core';
+import { filledComponents, fluidStop, usedParts } from '@yugator/core';
 import { useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { Field } from '../form/Field.js';
@@ -13,7 +13,7 @@ interface Props {
   readonly job: JobDto;
 }
 
-/** Fluids among the draws that do not belong in this machine; the crew lead says here why one was used all the same. */
+/** Fluids among the draws, those of opened kits too, that do not belong in this machine; the crew lead says here why one was used all the same. */
 export function FluidReason({ form, job }: Props) {
   const { data: shelf = [] } = useQuery(shelfQueries.list());
   const isLead = useIsOneOf('crewLead');
@@ -22,7 +22,11 @@ export function FluidReason({ form, job }: Props) {
   const done = job.items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId);
   const components = filledComponents(job.setUp, new Set(done));
   const target = { fuel, fluids: spec.fluids, fits: job.fluids, expected: job.expected };
-  const stops = draws.flatMap(({ articleId }) => {
+  const used = draws.flatMap(({ articleId, quantity, left = [] }) => {
+    const contents = shelf.find(({ id }) => id === articleId)?.contents ?? [];
+    return [articleId, ...usedParts(quantity, contents, left)];
+  });
+  const stops = [...new Set(used)].flatMap((articleId) => {
     const article = shelf.find(({ id, kind }) => id === articleId && kind === 'fluid');
     const stop = article && fluidStop(article, components, target);
     return article && stop ? [{ article, faults: stop.faults }] : [];
