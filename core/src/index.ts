@@ -51,6 +51,7 @@ export type { ParsedTrigger, TriggerFault, UnresolvedCode } from './schedule/tri
 export { otherItemOf, withOtherItem } from './schedule/triggers/everyNth.js';
 export * from './schedule/window.js';
 export * from './shelf/ledger.js';
+export * from './names/reason.js';
 export * from './shelf/countSheet.js';
 export * from './shelf/kit.js';
 export * from './shelf/fit.js';

@@ -63,15 +63,22 @@ async function workStep(page: Page, seen: Readonly<Record<string, string>>): Pro
   }
   await look(page, seen);
   await tick(page);
-  await page.waitForFunction(
-    (was) =>
-      /worked through/.test(document.body.innerText) ||
-      /(\d+) \/ \d+/.exec(
-        document.querySelector('section[aria-label="Step by step"]')?.textContent ?? '',
-      )?.[1] !== was,
-    { polling: POLL_MS },
-    before ?? '',
-  );
+  try {
+    await page.waitForFunction(
+      (was) =>
+        /worked through/.test(document.body.innerText) ||
+        /(\d+) \/ \d+/.exec(
+          document.querySelector('section[aria-label="Step by step"]')?.textContent ?? '',
+        )?.[1] !== was,
+      { polling: POLL_MS },
+      before ?? '',
+    );
+  } catch (error) {
+    const shown = await page.$eval('main', (main) => main.innerText);
+    throw new Error(`Step ${before ?? ''} stays where it is. The page shows:\n${shown.slice(0, 3000)}`, {
+      cause: error,
+    });
+  }
 }
 
 async function isWorkedThrough(page: Page): Promise<boolean> {

@@ -250,8 +250,7 @@ test.each<[string, FluidTraits | null, FluidPlace, string, readonly string[]]>([
 ])('%s', (_case, own, where, verdict, codes) => {
   const judged = judgeFluid(own, where);
   expect([judged.verdict, judged.faults.map(({ code }) => code)]).toEqual([verdict, codes]);
-  for (const fault of judged.faults)
-    expect(fluidFaultWords(fault, (celsius) => `${celsius} °C`)).toMatch(/^[A-Z].*\.$/);
+  for (const fault of judged.faults) expect(fluidFaultWords([fault], 'metric')).toMatch(/^[A-Z].*\.$/);
 });
 
 test('a grade that the card approves twice is taken by either line', () => {

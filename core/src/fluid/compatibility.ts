@@ -1,7 +1,7 @@
 import type { Component, ComponentFuel } from '../component/components.js';
 import { CATEGORIES, categoryOfWords, coversCategory } from './categories.js';
-import type { Category, CategoryFamily } from './categories.js';
-import { FLUID_KINDS, kindsTaken } from './fluidKind.js';
+import type { Category } from './categories.js';
+import { categoriesOf, kindsTaken } from './fluidKind.js';
 import type { FluidKind } from './fluidKind.js';
 import { coldCrankingLimit } from './viscosity.js';
 import type { ApprovedGrade } from './viscosity.js';
@@ -65,8 +65,6 @@ export function isSameGrade(a: string, b: string): boolean {
   return gradeKey(a) === gradeKey(b);
 }
 
-const FAMILY_OF_FUEL: Record<ComponentFuel, CategoryFamily> = { gasoline: 'gasoline', diesel: 'diesel' };
-
 function kindFaults(traits: FluidTraits, { component, original }: FluidPlace): FluidFault[] {
   const takes = original ? [original.kind] : kindsTaken(component);
   return takes.includes(traits.kind) ? [] : [{ code: 'otherKind', kind: traits.kind, takes }];
@@ -74,7 +72,7 @@ function kindFaults(traits: FluidTraits, { component, original }: FluidPlace): F
 
 function fuelFaults({ kind, categories }: FluidTraits, { component, fuel }: FluidPlace): FluidFault[] {
   if (component !== 'engineOil' || kind !== 'engineOil' || categories.length === 0) return [];
-  const suits = categories.some((category) => CATEGORIES[category].family === FAMILY_OF_FUEL[fuel]);
+  const suits = categories.some((category) => CATEGORIES[category].family === fuel);
   return suits ? [] : [{ code: 'otherFuel', fuel }];
 }
 
@@ -88,8 +86,7 @@ function categoryFaults(traits: FluidTraits, wanted: string, original: FluidTrai
   const [first] = wants;
   if (!first) return [];
   if (traits.categories.length === 0) {
-    const carries = FLUID_KINDS[traits.kind].families.length > 0;
-    return carries ? [{ code: 'categoryUnsaid', wants: first }] : [];
+    return categoriesOf(traits.kind).length > 0 ? [{ code: 'categoryUnsaid', wants: first }] : [];
   }
   const covered = wants.some((want) => traits.categories.some((has) => coversCategory(has, want)));
   return covered ? [] : [{ code: 'otherCategory', wants: first }];
@@ -141,8 +138,17 @@ export function judgeFluid(traits: FluidTraits | null, place: FluidPlace): Fluid
   const ofKind = kindFaults(traits, place);
   // What is of another kind has no grade or category to be compared.
   const faults = ofKind.length ? ofKind : [...fuelFaults(traits, place), ...gradeFaults(traits, place)];
-  const verdict = faults.some(({ code }) => STOPS.has(code)) ? 'stop' : faults.length ? 'doubt' : 'suits';
+  return judgementOf(faults);
+}
+
+function judgementOf(faults: readonly FluidFault[]): FluidJudgement {
+  const verdict = faults.some(isStop) ? 'stop' : faults.length ? 'doubt' : 'suits';
   return { verdict, faults };
+}
+
+/** The same of a fluid for which somebody answered: nothing stops it, what is to be looked at stays. */
+export function answeredFor({ faults }: FluidJudgement): FluidJudgement {
+  return judgementOf(faults.filter((fault) => !isStop(fault)));
 }
 
 /** Whether a fault stops. */

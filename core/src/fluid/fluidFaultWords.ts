@@ -1,8 +1,15 @@
 import type { FluidFault } from './compatibility.js';
+import { shownTemperature } from '../units/temperature.js';
+import type { UnitSystem } from '../units/units.js';
 import { FLUID_KINDS } from './fluidKind.js';
 
-/** What speaks against a fluid, as a sentence; temperatures in °C or °F by `degrees`. */
-export function fluidFaultWords(fault: FluidFault, degrees: (celsius: number) => string): string {
+/** What speaks against a fluid, in sentences. */
+export function fluidFaultWords(faults: readonly FluidFault[], units: UnitSystem): string {
+  return faults.map((fault) => sentenceOf(fault, units)).join(' ');
+}
+
+function sentenceOf(fault: FluidFault, units: UnitSystem): string {
+  const degrees = (celsius: number) => shownTemperature(celsius, units);
   switch (fault.code) {
     case 'unsaid':
       return 'The shelf does not say what kind of fluid it is. Read the label.';

@@ -1,6 +1,7 @@
 import type { Component } from '../component/components.js';
 import { keysOf } from '../names/record.js';
-import type { CategoryFamily } from './categories.js';
+import { CATEGORIES, CATEGORY_KEYS } from './categories.js';
+import type { Category, CategoryFamily } from './categories.js';
 
 /** What a fluid is sold as, and which families of categories it carries. */
 export const FLUID_KINDS = {
@@ -17,6 +18,12 @@ export const FLUID_KINDS = {
 export type FluidKind = keyof typeof FLUID_KINDS;
 
 export const FLUID_KIND_KEYS: readonly FluidKind[] = keysOf(FLUID_KINDS);
+
+/** The categories that the label of a kind of fluid may name, in the order in which they are offered. */
+export function categoriesOf(kind: FluidKind): readonly Category[] {
+  const families: readonly CategoryFamily[] = FLUID_KINDS[kind].families;
+  return CATEGORY_KEYS.filter((category) => families.includes(CATEGORIES[category].family));
+}
 
 /**
  * The kinds that go into a component (common practice): hydrostatic drives of mowers take engine oil, hydrostatic or tractor fluid

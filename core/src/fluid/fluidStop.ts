@@ -1,8 +1,8 @@
 import { COMPONENT_KEYS, componentSpec, mayHave } from '../component/components.js';
 import type { Component } from '../component/components.js';
 import type { MachineSetUp } from '../procedure/machineSetUp.js';
-import { isStop, judgeFluid } from './compatibility.js';
-import type { FluidFault, FluidPlace, FluidTraits } from './compatibility.js';
+import { answeredFor, isStop, judgeFluid } from './compatibility.js';
+import type { FluidFault, FluidJudgement, FluidPlace, FluidTraits } from './compatibility.js';
 import { fluidPlace } from './fluidPlace.js';
 import type { FluidMachine, KnownFluid } from './fluidPlace.js';
 
@@ -35,19 +35,35 @@ export interface FluidStop {
   readonly faults: readonly FluidFault[];
 }
 
+/** A fluid, as far as it is judged. */
+export interface JudgedArticle {
+  readonly id: string;
+  readonly fluid: FluidTraits | null;
+}
+
 /**
- * Why a fluid belongs in none of some components, told of the first; null where it may go into one. What is said to fit, with a reason
- * where it needed one, is not stopped again.
+ * Whether an article may go into a component of a machine. What is said to fit, with a reason where it needed one, is not stopped
+ * again.
  */
+export function judgeAt(
+  { id, fluid }: JudgedArticle,
+  component: Component,
+  target: FluidTarget,
+): FluidJudgement {
+  const judgement = judgeFluid(fluid, fluidPlace(target, component, target.fits, target.expected));
+  const isFit = target.fits.some((fit) => fit.articleId === id && fit.component === component);
+  return isFit ? answeredFor(judgement) : judgement;
+}
+
+/** Why a fluid belongs in none of some components, told of the first; null where it may go into one. */
 export function fluidStop(
-  { id, fluid }: { readonly id: string; readonly fluid: FluidTraits | null },
+  article: JudgedArticle,
   components: readonly Component[],
   target: FluidTarget,
 ): FluidStop | null {
-  const stops = components.map((component) => {
-    const isFit = target.fits.some((fit) => fit.articleId === id && fit.component === component);
-    const place = fluidPlace(target, component, target.fits, target.expected);
-    return { component, faults: isFit ? [] : judgeFluid(fluid, place).faults.filter(isStop) };
-  });
+  const stops = components.map((component) => ({
+    component,
+    faults: judgeAt(article, component, target).faults.filter(isStop),
+  }));
   return stops.every(({ faults }) => faults.length > 0) ? (stops[0] ?? null) : null;
 }

@@ -1,12 +1,5 @@
 import { countCorrection } from './ledger.js';
 
-/** What somebody counted of an article, and what the book said when it was counted. */
-export interface CountedLine {
-  readonly articleId: string;
-  readonly counted: number;
-  readonly booked: number;
-}
-
 export interface CountDifference {
   /** more or less than booked */
   readonly quantity: number;
@@ -16,7 +9,7 @@ export interface CountDifference {
 
 /** How much a count differs from the book, and what that is worth at the price of one. */
 export function countDifference(
-  { counted, booked }: Pick<CountedLine, 'counted' | 'booked'>,
+  { counted, booked }: { readonly counted: number; readonly booked: number },
   priceMinor: number,
 ): CountDifference {
   const quantity = countCorrection(booked, counted);

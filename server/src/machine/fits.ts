@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { FieldFaultDto, FitFieldsDto, FitsDto, UpdateFitsDto } from '@yugator/contracts';
-import { componentSpec, expectedFrom, judgeSubstitute, mayHave } from '@yugator/core';
+import { componentSpec, expectedFrom, isReason, judgeSubstitute, mayHave } from '@yugator/core';
 import type { Comparable, SubstituteReason } from '@yugator/core';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Machine } from '../models/machine.model.js';
@@ -95,17 +95,21 @@ export class Fits {
     caller: Person,
   ): Promise<FieldFaultDto[]> {
     const articles = await Article.findAll({ where: { id: fits.map(({ articleId }) => articleId) } });
-    const shelved = fits.map((fit) => ({ ...fit, article: articles.find(({ id }) => id === fit.articleId) }));
+    const byId = new Map(articles.map((article) => [article.id, article]));
+    const known = fits.flatMap((fit) => {
+      const article = byId.get(fit.articleId);
+      return article ? [{ ...fit, article }] : [];
+    });
     const before = new Set((await fitsOf(scheduled.machine.id)).map(lineKey));
-    return shelved.flatMap(({ article, ...fit }, at) => {
+    return fits.flatMap((fit, at) => {
       const pointer = `/fits/${at}`;
       // What stands there was judged then: who adds a line need not be who answered for the others.
       if (before.has(lineKey(fit))) return [];
+      const article = byId.get(fit.articleId);
       if (!article)
         return [fault(`${pointer}/articleId`, 'unknown', 'This article is no longer on the shelf.')];
       const plain = plainFaults(fit, article, scheduled.machine, pointer);
       if (plain.length) return plain;
-      const known = shelved.flatMap((each) => (each.article ? [{ ...each, article: each.article }] : []));
       return judged({ ...fit, article }, known, scheduled, siteNow, caller, pointer);
     });
   }
@@ -136,7 +140,7 @@ function plainFaults(
     );
   if (article.unit === 'piece' && quantity !== null && !Number.isInteger(quantity))
     return at('quantity', 'notWhole', 'Pieces are whole: type a whole number.');
-  if (standing === 'substitute' && reason.trim().length < 3)
+  if (standing === 'substitute' && !isReason(reason))
     return at('reason', 'needed', 'Say in 3 letters or more why it takes the place of the original.');
   return [];
 }
@@ -173,7 +177,7 @@ function judged(
     return [
       fault(at.fluid, judgement.reason, REFUSED[judgement.reason] ?? 'It does not fit. Choose another.'),
     ];
-  return judgement.verdict === 'ask' && reason.trim().length < 3
+  return judgement.verdict === 'ask' && !isReason(reason)
     ? [
         fault(
           at.reason,

@@ -1,6 +1,6 @@
 import type { CreateArticleDto, FieldFaultDto, UpdateArticleDto } from '@yugator/contracts';
-import { CATEGORIES, componentSpec, FLUID_KINDS } from '@yugator/core';
-import type { CategoryFamily, Component } from '@yugator/core';
+import { categoriesOf, componentSpec, FLUID_KINDS } from '@yugator/core';
+import type { Component } from '@yugator/core';
 import { Op } from 'sequelize';
 import { Article } from '../models/shelf.model.js';
 import { fault } from '../problem/problem.js';
@@ -59,8 +59,9 @@ function measureFault({ component, traits }: Columns): string | null {
 function fluidFaults(kind: Article['kind'], { traits: { fluid } }: Columns): FieldFaultDto[] {
   if (!fluid) return [];
   if (kind !== 'fluid') return [fault('/fluid', 'noFluid', 'Only a fluid has a grade and categories.')];
-  const { families, words }: { families: readonly CategoryFamily[]; words: string } = FLUID_KINDS[fluid.kind];
-  const other = fluid.categories.find((category) => !families.includes(CATEGORIES[category].family));
+  const { words } = FLUID_KINDS[fluid.kind];
+  const named = categoriesOf(fluid.kind);
+  const other = fluid.categories.find((category) => !named.includes(category));
   return other
     ? [fault('/fluid/categories', 'otherFamily', `${other} is no category of ${words}. Take it out.`)]
     : [];

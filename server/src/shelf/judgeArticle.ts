@@ -1,5 +1,5 @@
 import type { FieldFaultDto } from '@yugator/contracts';
-import { componentSpec, fluidFaultWords, fluidStop, shownTemperature } from '@yugator/core';
+import { componentSpec, fluidFaultWords, fluidStop, isReason } from '@yugator/core';
 import type { Component, FluidTarget, UnitSystem } from '@yugator/core';
 import type { Article } from '../models/shelf.model.js';
 import type { Person } from '../models/person.model.js';
@@ -16,8 +16,7 @@ export function stopWords(article: Article, components: readonly Component[], ta
   if (article.kind !== 'fluid') return '';
   const stop = fluidStop({ id: article.id, fluid: storedTraits(article).fluid }, components, target);
   if (!stop) return '';
-  const degrees = (celsius: number) => shownTemperature(celsius, target.units);
-  const why = stop.faults.map((each) => fluidFaultWords(each, degrees)).join(' ');
+  const why = fluidFaultWords(stop.faults, target.units);
   return `${article.name} does not belong in the ${componentSpec(stop.component).words}. ${why}`;
 }
 
@@ -27,14 +26,12 @@ export interface StopPointers {
   readonly reason: string;
 }
 
-const LEAST_REASON = 3;
-
 /** Refuses what stops: the crew lead alone goes on, with a reason. */
 export function stopFault(words: string, reason: string, caller: Person, at: StopPointers): FieldFaultDto[] {
   if (!words) return [];
   if (caller.role !== 'crewLead')
     return [fault(at.fluid, 'wrongFluid', `${words} Choose another, or ask the crew lead.`)];
-  return reason.trim().length >= LEAST_REASON
+  return isReason(reason)
     ? []
     : [fault(at.reason, 'needed', `${words} Choose another, or say in 3 letters or more why it is used.`)];
 }

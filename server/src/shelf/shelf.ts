@@ -82,19 +82,15 @@ export class Shelf {
       attributes: ['articleId', 'quantity'],
       raw: true,
     });
-    const byArticle = new Map<string, Movement[]>();
-    for (const movement of movements) {
-      byArticle.set(movement.articleId, [...(byArticle.get(movement.articleId) ?? []), movement]);
-    }
+    const byArticle = grouped(movements, ({ articleId }) => articleId);
     return new Map([...byArticle].map(([id, own]) => [id, onHand(own)]));
   }
 
-  /** Those of `ids` that are fluids kept by the litre. */
-  async fluids(ids: readonly string[]): Promise<ReadonlySet<string>> {
-    if (ids.length === 0) return new Set();
-    const where = { id: [...ids], kind: 'fluid', unit: 'litre' };
-    const articles = await Article.findAll({ where, attributes: ['id'], raw: true });
-    return new Set(articles.map(({ id }) => id));
+  /** Those of `ids` that are fluids kept by the litre, by their ids. */
+  async fluids(ids: readonly string[]): Promise<ReadonlyMap<string, Article>> {
+    if (ids.length === 0) return new Map();
+    const articles = await Article.findAll({ where: { id: [...ids], kind: 'fluid', unit: 'litre' } });
+    return new Map(articles.map((article) => [article.id, article]));
   }
 
   async create(fields: CreateArticleDto): Promise<ArticleDto> {
@@ -149,9 +145,7 @@ export class Shelf {
         kind,
         kind === 'received' ? quantity : countCorrection(booked, quantity),
         caller,
-        {
-          note: note ?? '',
-        },
+        { note: note ?? '' },
       );
       return this.get(id);
     });

@@ -41,11 +41,11 @@ function gradeFault(
     : [fault(`${pointer}/reason`, 'needed', `${says} Say why another was poured, or choose that.`)];
 }
 
-/** Refuses what a machine does not take, and what is no fluid of the shelf; `fluids` are the ids of those that are. */
+/** Refuses what a machine does not take, and what is no fluid of the shelf; `fluids` holds those that are, by their ids. */
 export function checkPoured(
   scheduled: ScheduledMachine,
   poured: readonly PouredDto[],
-  fluids: ReadonlySet<string>,
+  fluids: ReadonlyMap<string, unknown>,
   caller: Person,
   pointerOf: (place: number) => string,
 ): void {

@@ -19,7 +19,6 @@ import { fluidTarget } from '../job/poured.js';
 import { setUpOf } from '../job/setUpOf.js';
 import { Job, TopUpRow } from '../models/job.model.js';
 import { Person } from '../models/person.model.js';
-import { Article } from '../models/shelf.model.js';
 import { fieldProblem, notFound } from '../problem/problem.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
@@ -125,13 +124,13 @@ export class TopUps {
     pointerOf: (place: number) => string,
   ): Promise<void> {
     const ids = poured.flatMap(({ articleId }) => articleId ?? []);
-    checkPoured(scheduled, poured, await this.shelf.fluids(ids), caller, pointerOf);
-    if (ids.length === 0) return;
+    const fluids = await this.shelf.fluids(ids);
+    checkPoured(scheduled, poured, fluids, caller, pointerOf);
+    if (fluids.size === 0) return;
     const { site, today } = await this.calendar.read();
     const target = await fluidTarget(scheduled.machine.id, setUpOf(scheduled, site, null), site, today);
-    const articles = await Article.findAll({ where: { id: ids } });
     const faults = poured.flatMap(({ articleId, component, reason = '' }, place) => {
-      const article = articles.find(({ id }) => id === articleId);
+      const article = fluids.get(articleId ?? '');
       const words = article ? stopWords(article, [component], target) : '';
       const pointer = pointerOf(place);
       const at = { fluid: `${pointer}/articleId`, reason: `${pointer}/reason` };

@@ -1,4 +1,4 @@
-import { fluidFaultWords, judgeFluid, shownTemperature } from '@yugator/core';
+import { fluidFaultWords, judgeFluid } from '@yugator/core';
 import type { FluidJudgement, FluidPlace, FluidTraits } from '@yugator/core';
 import { Caution } from '../page/Caution.js';
 import { useSession } from '../session/useSession.js';
@@ -7,14 +7,12 @@ import { useSession } from '../session/useSession.js';
 export function JudgedFluid({ judgement: { verdict, faults } }: { judgement: FluidJudgement }) {
   const { site } = useSession();
   if (verdict === 'suits') return null;
-  const degrees = (celsius: number) => shownTemperature(celsius, site.unitSystem);
-  const words = faults.map((fault) => fluidFaultWords(fault, degrees)).join(' ');
   return (
     <Caution
       title={verdict === 'stop' ? 'It does not belong there' : 'Look twice'}
       quiet={verdict === 'doubt'}
     >
-      <p>{words}</p>
+      <p>{fluidFaultWords(faults, site.unitSystem)}</p>
       {verdict === 'stop' ? <p>The crew lead alone may go on with it, and says why.</p> : null}
     </Caution>
   );

@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import type { Found, Role } from '@yugator/contracts';
-import type { FluidPlace } from '@yugator/core';
+import type { FluidTarget } from '@yugator/core';
 import { useState } from 'react';
 import { article } from '../testing/articles.js';
 import { type } from '../testing/user.js';
@@ -16,15 +16,9 @@ const oil = (id: string, name: string, barcode: string, ...categories: ('API SN'
     unit: 'litre',
     fluid: { kind: 'engineOil', grade: '10W-30', categories },
   });
-const DIESEL: FluidPlace = {
-  component: 'engineOil',
-  fuel: 'diesel',
-  approved: [],
-  original: null,
-  expected: null,
-};
+const DIESEL: FluidTarget = { fuel: 'diesel', fluids: [], fits: [], expected: null };
 
-async function show(role: Role) {
+async function show(role: Role, target = DIESEL) {
   wire({
     '/api/articles': [oil('d', 'Diesel oil', '111', 'API CK-4'), oil('p', 'Petrol oil', '222', 'API SN')],
   });
@@ -34,7 +28,8 @@ async function show(role: Role) {
     return (
       <WhatGoesIn
         found={found}
-        place={DIESEL}
+        component="engineOil"
+        target={target}
         fitting={[]}
         approved={['15W-40 (API CI-4)']}
         onFound={(next) => {
@@ -85,5 +80,13 @@ describe('what goes in', () => {
       pouredFor: 'engineOil',
       pouredWhy: 'to get it home',
     });
+  });
+
+  it('is taken from anybody where the crew lead said that it fits', async () => {
+    const fit = { component: 'engineOil', standing: 'substitute', articleId: 'p', fluid: null } as const;
+    const kept = await show('mechanic', { ...DIESEL, fits: [fit] });
+    await type('What goes in', 'Petrol oil');
+    expect(kept()).toMatchObject({ pouredId: 'p', pouredFor: 'engineOil' });
+    expect(screen.queryByText(/It is not kept/)).toBeNull();
   });
 });

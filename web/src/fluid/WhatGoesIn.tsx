@@ -1,8 +1,8 @@
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, Found } from '@yugator/contracts';
-import { judgeFluid } from '@yugator/core';
-import type { FluidPlace } from '@yugator/core';
+import { isReason, judgeAt } from '@yugator/core';
+import type { Component, FluidJudgement, FluidTarget } from '@yugator/core';
 import { useId, useState } from 'react';
 import type { KeyboardEvent } from 'react';
 import { useIsOneOf } from '../session/useSession.js';
@@ -16,8 +16,9 @@ const KEPT = ['poured', 'pouredId', 'pouredFor', 'pouredWhy'] as const;
 interface Props {
   /** what was found at the step so far */
   readonly found: Found;
-  /** where it goes; null where that is not known */
-  readonly place: FluidPlace | null;
+  /** what it goes into; null where that is not known */
+  readonly component: Component | null;
+  readonly target: FluidTarget;
   /** what fits there by the machine's card, in words */
   readonly fitting: readonly string[];
   /** what the card approves, in words */
@@ -33,25 +34,24 @@ function without(found: Found): Found {
   return Object.fromEntries(Object.entries(found).filter(([key]) => !KEPT.some((name) => name === key)));
 }
 
-/** A reason as short as this is none. */
-const LEAST_REASON = 3;
+/** A fluid of the shelf that some words name, and whether it may go in. */
+interface NamedFluid {
+  readonly article: ArticleDto;
+  readonly component: Component;
+  readonly judgement: FluidJudgement;
+}
 
 /** What is to be kept of some words; null where they name a fluid that does not belong there, without a reason that counts. */
-function keptOf(
-  words: string,
-  article: ArticleDto | undefined,
-  place: FluidPlace | null,
-  why: string | null,
-): Found | null {
+function keptOf(words: string, named: NamedFluid | null, why: string | null): Found | null {
   if (words.trim() === '') return {};
-  if (!article || !place) return { poured: words };
-  const own = { poured: words, pouredId: article.id, pouredFor: place.component };
-  if (judgeFluid(article.fluid, place).verdict !== 'stop') return own;
-  return why !== null && why.trim().length >= LEAST_REASON ? { ...own, pouredWhy: why } : null;
+  if (!named) return { poured: words };
+  const own = { poured: words, pouredId: named.article.id, pouredFor: named.component };
+  if (named.judgement.verdict !== 'stop') return own;
+  return why !== null && isReason(why) ? { ...own, pouredWhy: why } : null;
 }
 
 /** What is poured: a fluid of the shelf by its name or code, what the card approves, or in words of one's own. It stands on the label. */
-export function WhatGoesIn({ found, place, fitting, approved, onFound }: Props) {
+export function WhatGoesIn({ found, component, target, fitting, approved, onFound }: Props) {
   const { data = [] } = useQuery(shelfQueries.list());
   const isLead = useIsOneOf('crewLead');
   const offered = useId();
@@ -60,11 +60,15 @@ export function WhatGoesIn({ found, place, fitting, approved, onFound }: Props) 
   const [why, setWhy] = useState(textOf(found['pouredWhy']));
   const shelf = data.filter(({ kind }) => kind === 'fluid');
   const words = refused ?? textOf(found['poured']);
-  const article = shelf.find(({ name }) => name === words);
-  const judgement = article && place ? judgeFluid(article.fluid, place) : null;
+  const namedBy = (text: string): NamedFluid | null => {
+    const article = shelf.find(({ name }) => name === text);
+    return article && component
+      ? { article, component, judgement: judgeAt(article, component, target) }
+      : null;
+  };
+  const judgement = namedBy(words)?.judgement;
   const say = (next: string, reason: string) => {
-    const named = shelf.find(({ name }) => name === next);
-    const kept = keptOf(next, named, place, isLead ? reason : null);
+    const kept = keptOf(next, namedBy(next), isLead ? reason : null);
     setRefused(kept ? null : next);
     onFound({ ...without(found), ...kept });
   };

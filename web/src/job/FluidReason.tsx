@@ -6,6 +6,7 @@ import type { UseFormReturn } from 'react-hook-form';
 import { Field } from '../form/Field.js';
 import { JudgedFluid } from '../fluid/FluidVerdict.js';
 import { useIsOneOf } from '../session/useSession.js';
+import { fluidTargetOf } from './fluidTargetOf.js';
 import { shelfQueries } from '../shelf/shelfQueries.js';
 
 interface Props {
@@ -18,10 +19,9 @@ export function FluidReason({ form, job }: Props) {
   const { data: shelf = [] } = useQuery(shelfQueries.list());
   const isLead = useIsOneOf('crewLead');
   const draws = useWatch({ control: form.control, name: 'draws' });
-  const { fuel, spec } = job.setUp;
   const done = job.items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId);
   const components = filledComponents(job.setUp, new Set(done));
-  const target = { fuel, fluids: spec.fluids, fits: job.fluids, expected: job.expected };
+  const target = fluidTargetOf(job);
   const used = draws.flatMap(({ articleId, quantity, left = [] }) => {
     const contents = shelf.find(({ id }) => id === articleId)?.contents ?? [];
     return [articleId, ...usedParts(quantity, contents, left)];

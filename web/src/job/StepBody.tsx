@@ -7,7 +7,6 @@ import {
   civilDate,
   dipstickTarget,
   fillNeedOf,
-  fluidPlace,
   gradeWords,
   HOUSE_RULES,
   litresOfNeed,
@@ -26,6 +25,7 @@ import type { JugSize } from '../fluid/jugSizes.js';
 import { useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
+import { fluidTargetOf } from './fluidTargetOf.js';
 import { MeasurePart } from './MeasurePart.js';
 import type { StepPartProps as Props } from './MeasurePart.js';
 import styles from './sheet.module.css';
@@ -48,14 +48,13 @@ function withLitres(found: Found, name: string, litres: number | null): Found {
 /** What is poured, asked at the first pour: judged by the card, and by what fits the machine. */
 function Poured({ job, step: { phase, fills }, found, onFound }: Props) {
   if (phase !== 'firstPour') return null;
-  const { setUp, fluids, expected } = job;
-  const { fuel, spec } = setUp;
   return (
     <WhatGoesIn
       found={found}
-      place={fills && fluidPlace({ fuel, fluids: spec.fluids }, fills.fluid, fluids, expected)}
-      fitting={fluids.filter(({ component }) => component === fills?.fluid).map(({ name }) => name)}
-      approved={fills ? approvedGrades(fills.fluid, spec).map(gradeWords) : []}
+      component={fills?.fluid ?? null}
+      target={fluidTargetOf(job)}
+      fitting={job.fluids.filter(({ component }) => component === fills?.fluid).map(({ name }) => name)}
+      approved={fills ? approvedGrades(fills.fluid, job.setUp.spec).map(gradeWords) : []}
       onFound={onFound}
     />
   );

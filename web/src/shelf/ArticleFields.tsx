@@ -2,8 +2,8 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { ArticleFieldsDto, ArticleKind, ArticleUnit } from '@yugator/contracts';
-import { CATEGORIES, CATEGORY_KEYS, componentSpec, FLUID_KIND_KEYS, FLUID_KINDS } from '@yugator/core';
-import type { CategoryFamily, ComponentKind, FilterTraits, FluidTraits, PlugTraits } from '@yugator/core';
+import { categoriesOf, componentSpec, FLUID_KIND_KEYS, FLUID_KINDS } from '@yugator/core';
+import type { ComponentKind, FilterTraits, FluidTraits, PlugTraits } from '@yugator/core';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { ComponentPick } from '../component/ComponentPick.js';
 import { Choose } from '../form/Choose.js';
@@ -43,11 +43,6 @@ function ComponentField({ kind }: { kind: ArticleKind }) {
 }
 
 const NO_FLUID = 'notSaid';
-
-function categoriesOf(kind: FluidTraits['kind']) {
-  const families: readonly CategoryFamily[] = FLUID_KINDS[kind].families;
-  return CATEGORY_KEYS.filter((category) => families.includes(CATEGORIES[category].family));
-}
 
 /** What stands on the label of a fluid. */
 function LabelFields() {

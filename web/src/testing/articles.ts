@@ -1,4 +1,5 @@
 import type { ArticleDto } from '@yugator/contracts';
+import { NOTHING_SAID } from '../shelf/articleForm.js';
 
 /** An article for the tests of screens: a kit of which three are on hand. */
 export const article = (over: Partial<ArticleDto> = {}): ArticleDto => ({
@@ -10,14 +11,7 @@ export const article = (over: Partial<ArticleDto> = {}): ArticleDto => ({
   priceMinor: 2890,
   onHand: 3,
   state: 'enough',
-  number: '',
-  barcode: '',
-  place: '',
-  component: null,
-  makerNumbers: [],
-  fluid: null,
-  filter: null,
-  plug: null,
+  ...NOTHING_SAID,
   isRetired: false,
   contents: [],
   version: 1,
