@@ -1,4 +1,5 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import type { JobDto } from '@yugator/contracts';
 import { sheetSteps } from '@yugator/core';
 import { card, JobShop, press } from '../testing/jobShop.js';
 
@@ -28,6 +29,35 @@ describe('the sheet of a job', () => {
     expect(shop.writes).toEqual([
       { url: '/api/jobs/j/steps/blades.tips', body: { isAcknowledged: true, version: 0 } },
     ]);
+  });
+
+  it('stays open once its caution was read: no tap is lost while the answer comes', async () => {
+    await shop.show();
+    const tips = () => card(/^Measure both tips/);
+    const atOnce = globalThis.fetch;
+    let release: () => void = () => undefined;
+    globalThis.fetch = (async (url: string, init: RequestInit) => {
+      const answer = await atOnce(url, init);
+      if (init.method !== 'GET')
+        await new Promise<void>((resolve) => {
+          release = resolve;
+        });
+      return answer;
+    }) as typeof fetch;
+    await act(() => fireEvent.click(tips().getByRole('checkbox')));
+    expect(tips().getByRole('button', { name: 'Done' })).toBeEnabled();
+    let closedAgain = false;
+    const watcher = new MutationObserver(() => {
+      closedAgain ||= tips().queryByRole('button', { name: 'Read it first' }) !== null;
+    });
+    watcher.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
+    const said = () => shop.client.getQueryData<JobDto>(['jobs', 'j'])?.steps ?? [];
+    release();
+    await waitFor(() => expect(said()).toMatchObject([{ isAcknowledged: true, version: 1 }]));
+    await act(() => shop.client.invalidateQueries());
+    watcher.disconnect();
+    expect(closedAgain).toBe(false);
+    expect(tips().getByRole('button', { name: 'Done' })).toBeEnabled();
   });
 
   it('judges what is measured as it is typed, and keeps it with the tick', async () => {

@@ -25,6 +25,12 @@ interface Said {
   readonly version: number;
 }
 
+/** Cautions as they were just read, until the step is seen with the version that holds it. */
+interface ReadAhead {
+  readonly isAcknowledged: boolean;
+  readonly until: number;
+}
+
 function changeWords({ isDone, isAcknowledged, timer }: Change): string[] {
   return [
     isAcknowledged ? 'Cautions read' : '',
@@ -42,10 +48,11 @@ export function useStep(job: JobDto, step: SheetStep) {
   const { unitSystem } = useSession().site;
   const client = useQueryClient();
   const { queryKey } = jobQueries.one(job.id);
+  const state = stepOf(job, key);
   const queue = useRef(Promise.resolve());
   const [isTicking, setTicking] = useState(false);
   // Cautions that were just read: the tick need not wait for the network, for it goes out after them.
-  const [isRead, setRead] = useState<boolean | null>(null);
+  const [read, setRead] = useState<ReadAhead | null>(null);
   const wordsOf = (change: Change) => {
     const measured = change.found ? foundWords(step, change.found, unitSystem) : '';
     return [...changeWords(change), ...(measured ? [measured] : [])];
@@ -59,38 +66,42 @@ export function useStep(job: JobDto, step: SheetStep) {
     }),
     [],
   );
-  const send = async (change: Change): Promise<boolean> => {
+  /** Whether it was kept, and with which version of the step it is seen: 0 where it waits on the device. */
+  const send = async (change: Change): Promise<{ isKept: boolean; seenWith: number }> => {
     // What was said a moment ago has moved the step on.
     const { version } = stepOf(client.getQueryData<JobDto>(queryKey) ?? job, key);
     try {
       const progress = await mutateAsync({ change, version });
       if (progress) await takeProgress(client, job.id, progress);
       // What the job takes from the shelf follows from what was poured.
-      if (progress && change.found?.['pouredId'] !== stepOf(job, key).found?.['pouredId'])
+      if (progress && change.found && change.found['pouredId'] !== state.found?.['pouredId'])
         void client.invalidateQueries({ queryKey });
-      return true;
+      return { isKept: true, seenWith: progress?.steps.find((each) => each.key === key)?.version ?? 0 };
     } catch (refusal) {
       // The mutation shows it; how the step stands now is read anew.
       if (refusal instanceof ApiProblem && refusal.status === 409)
         await client.invalidateQueries({ queryKey });
-      return false;
+      return { isKept: false, seenWith: 0 };
     }
   };
   const say = (change: Change, onDone?: () => void) => {
     const ticks = change.isDone !== undefined;
     const { isAcknowledged = null } = change;
     if (ticks) setTicking(true);
-    if (isAcknowledged !== null) setRead(isAcknowledged);
+    if (isAcknowledged !== null) setRead({ isAcknowledged, until: Infinity });
     queue.current = queue.current.then(async () => {
-      const isKept = await send(change);
+      const { isKept, seenWith } = await send(change);
       if (ticks) setTicking(false);
-      if (isAcknowledged !== null) setRead(null);
+      // It stands until the answer is seen: a step that closed for a moment would lose the tap.
+      if (isAcknowledged !== null) setRead({ isAcknowledged, until: seenWith });
       if (isKept) onDone?.();
     });
   };
-  const state = stepOf(job, key);
   return {
-    state: { ...state, isAcknowledged: isRead ?? state.isAcknowledged },
+    state: {
+      ...state,
+      isAcknowledged: read && state.version < read.until ? read.isAcknowledged : state.isAcknowledged,
+    },
     say,
     isPending: isTicking,
     error,
