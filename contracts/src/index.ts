@@ -51,6 +51,7 @@ export * from './season/season.dto.js';
 export * from './session/session.dto.js';
 export * from './session/shed.dto.js';
 export * from './shelf/article.dto.js';
+export * from './shelf/ledger.dto.js';
 export * from './shelf/count.dto.js';
 export * from './shelf/fit.dto.js';
 export * from './shelf/traits.dto.js';

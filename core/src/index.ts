@@ -51,6 +51,10 @@ export type { ParsedTrigger, TriggerFault, UnresolvedCode } from './schedule/tri
 export { otherItemOf, withOtherItem } from './schedule/triggers/everyNth.js';
 export * from './schedule/window.js';
 export * from './shelf/ledger.js';
+export * from './shelf/lots.js';
+export * from './shelf/containers.js';
+export * from './shelf/movementKinds.js';
+export * from './shelf/months.js';
 export * from './names/reason.js';
 export * from './shelf/countSheet.js';
 export * from './shelf/kit.js';

@@ -86,6 +86,10 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./shelf/CountPage.js')).CountPage }),
               },
               {
+                path: 'shelf/months',
+                lazy: async () => ({ Component: (await import('./shelf/MonthsPage.js')).MonthsPage }),
+              },
+              {
                 path: 'shelf',
                 lazy: async () => ({ Component: (await import('./shelf/ShelfPage.js')).ShelfPage }),
               },

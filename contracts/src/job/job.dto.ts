@@ -129,6 +129,11 @@ export class DrawDto {
   @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type how much was used, as a number.' })
   quantity!: number;
 
+  /** what the shelf said there was when this was written down: who draws what somebody else drew meanwhile is told */
+  @IsOptional()
+  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'What the shelf said there was is not a number.' })
+  onHand?: number;
+
   /** of kits: what goes back on the shelf as loose parts */
   @IsOptional()
   @Parts(() => LeftOverDto, 50, 'Of a kit 50 articles are left at most.')

@@ -1,4 +1,5 @@
-import type { Component, StockState } from '@yugator/core';
+import { STOCK_ACTS } from '@yugator/core';
+import type { Component, MovementKind, StockAct, StockState } from '@yugator/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { IsComponentOrNone, IsId, IsText, Part, Parts, Unique } from '../rules/index.js';
 import { FilterTraitsDto, FluidTraitsDto, MakerNumberDto, PlugTraitsDto } from './traits.dto.js';
@@ -8,11 +9,6 @@ export type ArticleKind = (typeof ARTICLE_KINDS)[number];
 
 export const ARTICLE_UNITS = ['piece', 'litre'] as const;
 export type ArticleUnit = (typeof ARTICLE_UNITS)[number];
-
-/** Stock came in, was counted, was drawn by a job, or was left of a kit that a job opened. */
-export type MovementKind = 'received' | 'counted' | 'drawn' | 'left';
-
-export const STOCK_ACTS = ['received', 'counted'] as const;
 
 /** A kit, part or fluid on the shelf. */
 export class ArticleDto {
@@ -24,6 +20,8 @@ export class ArticleDto {
   /** per unit, in minor units of the site's currency */
   priceMinor!: number;
   onHand!: number;
+  /** what lies there, in the order in which it came in and goes out */
+  lots!: LotDto[];
   state!: StockState;
   /** our own; '' where it has none */
   number!: string;
@@ -49,6 +47,15 @@ export class ArticleDto {
   movements!: MovementDto[];
 }
 
+/** Something that came in, as far as it is still there. */
+export class LotDto {
+  left!: number;
+  /** what that is worth, in minor units */
+  leftMinor!: number;
+  /** what one of its containers or packs holds; null of what came in loose */
+  container!: number | null;
+}
+
 /** What a kit holds of an article. */
 export class KitPartDto {
   articleId!: string;
@@ -65,6 +72,8 @@ export class MovementDto {
   /** instant, ISO 8601 UTC */
   at!: string;
   quantity!: number;
+  /** what the worth of the shelf changed by, in minor units */
+  valueMinor!: number;
   kind!: MovementKind;
   by!: string | null;
   /** the machine it was drawn for */
@@ -156,15 +165,29 @@ export class UpdateArticleDto extends ArticleFieldsDto {
   version!: number;
 }
 
-/** Stock that came in, or what was counted on the shelf. */
+/** Stock that came in, came back or went away, or what was counted on the shelf. */
 export class StockActDto {
-  @IsIn(STOCK_ACTS, { message: 'Say whether stock came in or was counted.' })
-  kind!: (typeof STOCK_ACTS)[number];
+  @IsIn(STOCK_ACTS, { message: 'Say whether stock came in, came back, was counted, thrown away or lent.' })
+  kind!: StockAct;
 
-  @Min(0, { message: 'How much cannot be below 0. To take stock out, count the shelf.' })
+  @Min(0, { message: 'How much cannot be below 0.' })
   @Max(100_000, { message: 'Keep the figure within 100,000.' })
   @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type how much, as a number.' })
   quantity!: number;
+
+  /** of what came in: what one container or pack holds; none of what came in loose */
+  @IsOptional()
+  @Min(0.001, { message: 'Type what one container holds, more than 0, or leave it empty.' })
+  @Max(10_000, { message: 'Keep what one container holds within 10,000.' })
+  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type what one container holds, as a number.' })
+  container?: number | null;
+
+  /** of what came in: for one piece or litre, in minor units; left out, as the article says */
+  @IsOptional()
+  @Min(0, { message: 'A price cannot be below 0.' })
+  @Max(100_000_000, { message: 'Keep the price within 1,000,000.' })
+  @IsInt({ message: 'Give the price in whole cents.' })
+  priceMinor?: number | null;
 
   @IsOptional()
   @IsText({ most: 200, message: 'Keep the note within 200 letters.' })

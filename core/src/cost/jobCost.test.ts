@@ -2,11 +2,12 @@ import fc from 'fast-check';
 import { jobCost } from './jobCost.js';
 
 describe('what a job cost', () => {
-  const kit = { quantity: 1, priceMinor: 2890 };
-  const oil = { quantity: 1.99, priceMinor: 645 };
+  const kit = { costMinor: 2890 };
+  // 1.99 L at 6.45.
+  const oil = { costMinor: 1284 };
 
   it('is parts and fluids at what they cost, and labour at the rate of the crew', () => {
-    // 28.90 + 1.99 × 6.45 = 28.90 + 12.84 = 41.74; 95 min at 32.00 an hour = 50.67.
+    // 28.90 + 12.84 = 41.74; 95 min at 32.00 an hour = 50.67.
     expect(jobCost([kit, oil], 95, 3200)).toEqual({ parts: 4174, labour: 5067, total: 9241 });
   });
 
@@ -17,10 +18,7 @@ describe('what a job cost', () => {
   });
 
   it('is a whole number of minor units, the sum of its lines, and never less for more work', () => {
-    const draw = fc.record({
-      quantity: fc.integer({ min: 0, max: 20_000 }).map((thousandths) => thousandths / 1000),
-      priceMinor: fc.nat({ max: 100_000 }),
-    });
+    const draw = fc.record({ costMinor: fc.integer({ min: -100_000, max: 100_000 }) });
     const minutes = fc.nat({ max: 6000 });
     fc.assert(
       fc.property(fc.array(draw), minutes, minutes, fc.nat({ max: 20_000 }), (draws, a, b, rate) => {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { kitPartPrice, kitValues, leftFault, mayOpen, usedParts } from './kit.js';
+import { kitValues, leftFault, leftWorth, mayOpen, usedParts } from './kit.js';
 import type { CountedPart } from './kit.js';
 
 const part = (articleId: string, quantity: number, priceMinor: number): CountedPart => ({
@@ -15,8 +15,11 @@ describe('the parts of a kit', () => {
   it('are worth their share of its price by the loose prices', () => {
     // By hand: 2490 × 790/2766 = 711.17, × 1216/2766 = 1094.66, × 760/2766 = 684.16; the penny left goes to the oil.
     expect(kitValues(2490, KIT)).toEqual([711, 1095, 684]);
-    expect(kitPartPrice(2490, KIT, 'plug')).toBe(342);
-    expect(kitPartPrice(2490, KIT, 'blade')).toBeNull();
+    expect(leftWorth(2490, 1, KIT, { articleId: 'plug', quantity: 1 })).toBe(342);
+    expect(leftWorth(2490, 1, KIT, { articleId: 'plug', quantity: 2 })).toBe(684);
+    // Of two kits for £49.80, one plug of four.
+    expect(leftWorth(4980, 2, KIT, { articleId: 'plug', quantity: 1 })).toBe(342);
+    expect(leftWorth(2490, 1, KIT, { articleId: 'blade', quantity: 1 })).toBeNull();
   });
 
   it('are worth the same a piece where no loose price is known', () => {
@@ -24,7 +27,7 @@ describe('the parts of a kit', () => {
     expect(kitValues(1000, [])).toEqual([]);
   });
 
-  it('are worth the kit together, whatever it costs, and a part left over never more than its share', () => {
+  it('are worth the kit together, whatever it costs, and a part left over its share of it', () => {
     const kit = fc.array(
       fc.record({
         articleId: fc.uuid(),
@@ -39,8 +42,9 @@ describe('the parts of a kit', () => {
         expect(values.reduce((sum, value) => sum + value, 0)).toBe(price);
         for (const [at, { articleId, quantity }] of parts.entries()) {
           expect(values[at]).toBeGreaterThanOrEqual(0);
-          const each = kitPartPrice(price, parts, articleId) ?? 0;
-          expect(each * quantity).toBeLessThanOrEqual((values[at] ?? 0) + 1e-6);
+          expect(leftWorth(price, 1, parts, { articleId, quantity })).toBe(values[at]);
+          const half = leftWorth(price, 1, parts, { articleId, quantity: quantity / 2 }) ?? NaN;
+          expect(Math.abs(half * 2 - (values[at] ?? 0))).toBeLessThanOrEqual(1);
         }
       }),
     );

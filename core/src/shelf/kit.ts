@@ -40,16 +40,20 @@ export function kitValues(priceMinor: number, parts: readonly KitPart[]): number
   return values;
 }
 
-/** What one piece or litre of an article out of a kit is worth, in whole minor units; null where the kit holds none of it. */
-export function kitPartPrice(
-  priceMinor: number,
+/**
+ * What is left of opened kits is worth, in whole minor units: its part of what the kits cost. Null where a kit holds none of it.
+ * `costMinor`: of all the kits that were opened.
+ */
+export function leftWorth(
+  costMinor: number,
+  kits: number,
   parts: readonly KitPart[],
-  articleId: string,
+  { articleId, quantity }: LeftOver,
 ): number | null {
   const at = parts.findIndex((part) => part.articleId === articleId);
   const part = parts[at];
   if (!part) return null;
-  return Math.floor((kitValues(priceMinor, parts)[at] ?? 0) / part.quantity);
+  return Math.round(((kitValues(costMinor, parts)[at] ?? 0) * quantity) / (kits * part.quantity));
 }
 
 export type LeftFault = 'notInKit' | 'moreThanHeld' | 'partOfPiece';

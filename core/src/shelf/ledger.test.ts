@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { proposedDraw } from '../job/proposedDraw.js';
-import { countCorrection, isShort, onHand, roundQuantity, stockState } from './ledger.js';
+import { countCorrection, isDrawnMeanwhile, isShort, onHand, roundQuantity, stockState } from './ledger.js';
 
 describe('the shelf', () => {
   it('adds up what came and went, without binary dust', () => {
@@ -26,14 +26,32 @@ describe('the shelf', () => {
   it('is low below the least and out at nothing', () => {
     expect([0, -1, 2, 3, 4].map((quantity) => stockState(quantity, 3))).toEqual([
       'out',
-      'out',
+      'beyond',
       'low',
       'enough',
       'enough',
     ]);
     // Of what is not kept there is none, unless more was drawn than ever came.
-    expect([0, -1, 1].map((quantity) => stockState(quantity, 0))).toEqual(['none', 'out', 'enough']);
-    expect((['out', 'low', 'enough', 'none'] as const).filter(isShort)).toEqual(['out', 'low']);
+    expect([0, -1, 1].map((quantity) => stockState(quantity, 0))).toEqual(['none', 'beyond', 'enough']);
+    expect((['beyond', 'out', 'low', 'enough', 'none'] as const).filter(isShort)).toEqual([
+      'beyond',
+      'out',
+      'low',
+    ]);
+  });
+
+  it('tells who draws what somebody else drew meanwhile, not who draws beyond what was there', () => {
+    // Drawn, seen when it was written down, on hand now.
+    const cases = [
+      [1, 1, 0, true],
+      [1, 1, 1, false],
+      [2, 1, 0, false],
+      [1, 3, 1, false],
+      [1.9, 4, 1.8, true],
+      [1, 0, 0, false],
+    ] as const;
+    for (const [quantity, seen, there, told] of cases)
+      expect(isDrawnMeanwhile(quantity, seen, there)).toBe(told);
   });
 
   it('is drawn on for the chosen items only, each article once', () => {

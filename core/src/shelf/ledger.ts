@@ -19,16 +19,24 @@ export function countCorrection(booked: number, counted: number): number {
   return roundQuantity(counted - booked);
 }
 
-/** How an article stands against the stock it should not fall below; `none`: there is none, and none is wanted. */
-export type StockState = 'out' | 'low' | 'enough' | 'none';
+/**
+ * How an article stands against the stock it should not fall below; `none`: there is none, and none is wanted; `beyond`: more went out
+ * than was ever booked in, so that the book is wrong and the shelf is to be counted.
+ */
+export type StockState = 'beyond' | 'out' | 'low' | 'enough' | 'none';
 
-/** Whether an article is to be bought. */
+/** Whether somebody is to see to an article: buy it, or count it. */
 export function isShort(state: StockState): boolean {
-  return state === 'out' || state === 'low';
+  return state === 'beyond' || state === 'out' || state === 'low';
+}
+
+/** Whether somebody else drew what was there (`seen`) when this draw was written down: it is told before it is booked. */
+export function isDrawnMeanwhile(quantity: number, seen: number, onHand: number): boolean {
+  return quantity <= seen && quantity > onHand;
 }
 
 export function stockState(quantity: number, leastOnHand: number): StockState {
-  if (quantity === 0 && leastOnHand === 0) return 'none';
-  if (quantity <= 0) return 'out';
+  if (quantity < 0) return 'beyond';
+  if (quantity === 0) return leastOnHand === 0 ? 'none' : 'out';
   return quantity < leastOnHand ? 'low' : 'enough';
 }

@@ -25,6 +25,7 @@ import { shedDevices } from './migrations/0023-shed-devices.js';
 import { ownReadings } from './migrations/0024-own-readings.js';
 import { kits } from './migrations/0025-kits.js';
 import { fits } from './migrations/0026-fits.js';
+import { lots } from './migrations/0027-lots.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -32,7 +33,7 @@ const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
   ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder, restVoltage],
   ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces, everyDay],
-  ...[lateSteps, shedDevices, ownReadings, kits, fits],
+  ...[lateSteps, shedDevices, ownReadings, kits, fits, lots],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

@@ -21,7 +21,7 @@ import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
 import { PhotoCount } from '../models/photoCount.model.js';
 import { Secret } from '../models/secret.model.js';
 import { Session, ShedDevice } from '../models/session.model.js';
-import { Article, FitRow, ItemArticleRow, KitPartRow, Movement } from '../models/shelf.model.js';
+import { Article, FitRow, ItemArticleRow, KitPartRow, Movement, TakeRow } from '../models/shelf.model.js';
 import { Site } from '../models/site.model.js';
 import { IdempotentRequest } from '../models/idempotentRequest.model.js';
 
@@ -63,6 +63,7 @@ export const MODELS = [
   ShedDevice,
   Site,
   StatusChange,
+  TakeRow,
   TopUpRow,
   UsedOilRow,
 ] as const;

@@ -9,6 +9,8 @@ export interface DemoArticle {
   readonly leastOnHand: number;
   /** how much comes in at once */
   readonly lot: number;
+  /** what one can holds of a fluid; null of all else */
+  readonly container: number | null;
   readonly priceMinor: number;
   readonly number: string;
   readonly place: string;
@@ -22,6 +24,7 @@ export interface DemoArticle {
 }
 
 const PLAIN = {
+  container: null,
   component: null,
   makerNumbers: [],
   fluid: null,
@@ -78,6 +81,9 @@ function plug(of: Stock, rows: Numbers, reach: number): DemoArticle {
   return { ...part(of, 'sparkPlugs', rows), plug: { reach, thread: 'M14 × 1.25', hexagon: 15.9 } };
 }
 
+/** Fluids come in cans of 5 L. */
+const CAN_LITRES = 5;
+
 type Label = readonly [kind: FluidTraits['kind'], grade: string, ...categories: Category[]];
 
 function fluid(of: Stock, component: Component | null, rows: Numbers, label: Label): DemoArticle {
@@ -86,6 +92,7 @@ function fluid(of: Stock, component: Component | null, rows: Numbers, label: Lab
     ...part(of, component, rows),
     kind: 'fluid',
     unit: 'litre',
+    container: CAN_LITRES,
     fluid: { kind, grade, categories },
   };
 }
@@ -263,12 +270,15 @@ export const ARTICLES: readonly DemoArticle[] = [
     [['Verrick', 'VO 50']],
     ['engineOil', '20W-50', 'API SJ'],
   ),
-  fluid(
-    ['O-05', 'Transmission and hydraulic oil', 'Drum, back wall', 20, 60, 710],
-    'transmissionOil',
-    [['Dunmallet', 'DO 70']],
-    ['tractorFluid', '10W-30'],
-  ),
+  {
+    ...fluid(
+      ['O-05', 'Transmission and hydraulic oil', 'Drums, back wall', 20, 60, 710],
+      'transmissionOil',
+      [['Dunmallet', 'DO 70']],
+      ['tractorFluid', '10W-30'],
+    ),
+    container: 20,
+  },
   fluid(
     ['O-06', '80W-90 gear oil, GL-5', 'Oil bench', 4, 10, 820],
     null,

@@ -1,14 +1,15 @@
 import type { CreationAttributes } from 'sequelize';
-import { drawsWithKits, fittingNeeds, kitPartPrice, proposedDraw, roundQuantity } from '@yugator/core';
+import { drawsWithKits, fittingNeeds, leftWorth, proposedDraw, roundQuantity } from '@yugator/core';
 import type { Finding, Fit, KitDraw, ScheduleItem, ShelvedKit } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import type { Book } from '../models/book.model.js';
 import { known } from '../database/known.js';
 import { Job, JobItem } from '../models/job.model.js';
 import { keepNamesOf } from '../models/keepNames.js';
-import { Article, FitRow, KitPartRow, Movement } from '../models/shelf.model.js';
+import { Article, FitRow, KitPartRow, Movement, TakeRow } from '../models/shelf.model.js';
 import { ARTICLES } from './articles.js';
 import type { DemoArticle } from './articles.js';
+import { inLots } from './inLots.js';
 import { FITS } from './demoFits.js';
 import { LABOUR_RATE_MINOR } from './larkmere.js';
 import type { DemoMachine } from './larkmere.js';
@@ -67,10 +68,21 @@ export class DemoJobs {
   async write(): Promise<void> {
     this.jobs.sort((a, b) => a.at - b.at);
     await Article.bulkCreate(
-      this.articles.map(({ lot: _lot, holds: _holds, makerNumbers, fluid, filter, plug, ...columns }) => ({
-        ...columns,
-        traits: { makerNumbers, fluid, filter, plug },
-      })),
+      this.articles.map(
+        ({
+          lot: _lot,
+          container: _container,
+          holds: _holds,
+          makerNumbers,
+          fluid,
+          filter,
+          plug,
+          ...columns
+        }) => ({
+          ...columns,
+          traits: { makerNumbers, fluid, filter, plug },
+        }),
+      ),
     );
     await KitPartRow.bulkCreate(
       this.articles.flatMap(({ id: kitId, holds }) =>
@@ -95,7 +107,9 @@ export class DemoJobs {
         })),
       ),
     );
-    await Movement.bulkCreate(this.movements());
+    const { movements, takes } = inLots(this.movements());
+    await Movement.bulkCreate(movements);
+    await TakeRow.bulkCreate(takes);
     await keepNamesOf(worked.map(({ id }) => id));
   }
 
@@ -181,7 +195,7 @@ export class DemoJobs {
         articleId: each.articleId,
         kind: 'left' as const,
         quantity: each.quantity,
-        priceMinor: kitPartPrice(article.priceMinor, contents, each.articleId) ?? 0,
+        valueMinor: leftWorth(article.priceMinor * quantity, quantity, contents, each) ?? 0,
       };
     });
     const out = {
@@ -190,7 +204,7 @@ export class DemoJobs {
       articleId,
       kind: 'drawn' as const,
       quantity: -quantity,
-      priceMinor: article.priceMinor,
+      valueMinor: -Math.round(quantity * article.priceMinor),
     };
     const came = Array.from({ length: lots }, () => this.received(article, job.at - HOUR_MS));
     return [...came, out, ...loose];
@@ -212,7 +226,8 @@ export class DemoJobs {
       articleId: article.id,
       kind: 'received' as const,
       quantity: article.lot,
-      priceMinor: article.priceMinor,
+      valueMinor: Math.round(article.lot * article.priceMinor),
+      container: article.container,
       note: '',
       movedAt: new Date(at),
       movedById: this.leadId,

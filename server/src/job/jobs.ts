@@ -19,7 +19,7 @@ import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, Problem, stale } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
-import { Shelf } from '../shelf/shelf.js';
+import { Ledger } from '../shelf/ledger.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { Op } from 'sequelize';
 import { Item } from '../models/book.model.js';
@@ -53,7 +53,7 @@ export class Jobs {
     private readonly calendar: SiteCalendar,
     private readonly schedule: FleetSchedule,
     private readonly meters: Meters,
-    private readonly shelf: Shelf,
+    private readonly ledger: Ledger,
     private readonly sheets: JobSheets,
     private readonly openJobs: OpenJobs,
     private readonly defects: Defects,
@@ -195,7 +195,7 @@ export class Jobs {
       const setUp = await this.sheets.setUp(job.machineId, items, siteNow);
       const target = await fluidTarget(job.machineId, setUp, site, today);
       const fluidReason = await checkFluidDraws(id, fields, setUp, target, caller);
-      await this.shelf.draw(fields.draws, id, caller);
+      await this.ledger.draw(fields.draws, id, caller);
       const findings = await keepFindings(id, setUp);
       await this.writeFindings(job, fields, findings, caller);
       await keepLeftOut(id, scheduled, { on: doneOn, life });
@@ -246,7 +246,7 @@ export class Jobs {
       const tag = (await Machine.findByPk(job.machineId))?.tag ?? '';
       const subject = `${tag}, ${job.doneOn ?? ''}: ${reason}`;
       await this.audit.note({ act: 'recordVoided', person: caller, subject, address });
-      await this.shelf.giveBack(id);
+      await this.ledger.giveBack(id);
       await this.defects.undo(id);
       await this.usedOil.undo(id);
       await this.schedule.touched([job.machineId]);

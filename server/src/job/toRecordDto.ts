@@ -1,6 +1,6 @@
 import { storedWalk } from './storedWalk.js';
 import type { RecordDto, RecordOtherDto } from '@yugator/contracts';
-import { jobCost, lineCost } from '@yugator/core';
+import { jobCost } from '@yugator/core';
 import type { Finding } from '@yugator/core';
 import { findingsOf } from './findings.js';
 import { inBookOrder } from './inBookOrder.js';
@@ -48,18 +48,14 @@ export function toRecordDto(job: Job): RecordDto | null {
   if (doneOn === null || life === null || shown === null) return null;
   const minutes = job.minutes ?? 0;
   const items = inBookOrder(job.items ?? []);
-  const drawn = (job.movements ?? []).map(({ articleName, articleUnit, quantity, priceMinor }) => ({
+  const told = (job.movements ?? []).map(({ articleName, articleUnit, quantity, valueMinor }) => ({
     name: articleName ?? '',
     unit: articleUnit ?? ('piece' as const),
-    quantity: -quantity,
-    priceMinor,
+    quantity: 0 - quantity,
+    // What was left of a kit was drawn less than nothing.
+    costMinor: 0 - valueMinor,
   }));
-  const cost = jobCost(drawn, minutes, job.labourRateMinor);
-  // What was left of a kit was drawn less than nothing.
-  const told = drawn.map(({ priceMinor, ...draw }) => ({
-    ...draw,
-    costMinor: lineCost({ ...draw, priceMinor }),
-  }));
+  const cost = jobCost(told, minutes, job.labourRateMinor);
   return {
     jobId: job.id,
     kind: job.kind,

@@ -1,5 +1,5 @@
-import type { ArticleKind, ArticleUnit, MovementKind } from '@yugator/contracts';
-import type { Component, FitStanding } from '@yugator/core';
+import type { ArticleKind, ArticleUnit } from '@yugator/contracts';
+import type { Component, FitStanding, MovementKind } from '@yugator/core';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { BelongsTo, Column, DataType, ForeignKey, Model, Table } from 'sequelize-typescript';
 import {
@@ -9,6 +9,7 @@ import {
   OptionalMoment,
   OptionalRef,
   OptionalText,
+  OptionalWhole,
   Quantity,
   Ref,
   Text,
@@ -71,14 +72,20 @@ export class ItemArticleRow extends Model<
   @BelongsTo(() => Article) declare article?: NonAttribute<Article>;
 }
 
-/** A change of stock, at the price of the day. */
+/** A change of stock. What came in is a lot: it says what is left of it. */
 @Table({ tableName: 'movements' })
 export class Movement extends Model<InferAttributes<Movement>, InferCreationAttributes<Movement>> {
   @Id declare id: string;
   @ForeignKey(() => Article) @Ref declare articleId: string;
   @Text declare kind: MovementKind;
   @Quantity declare quantity: number;
-  @Whole declare priceMinor: number;
+  /** what the worth of the shelf changed by: out, below 0 */
+  @Whole declare valueMinor: number;
+  /** of a lot that counts: what is left of it, and what that is worth */
+  @Column(DataType.DECIMAL(12, 3)) declare leftQuantity: CreationOptional<number | null>;
+  @OptionalWhole declare leftMinor: CreationOptional<number | null>;
+  /** what one container of a lot holds; null of what came in loose */
+  @Column(DataType.DECIMAL(12, 3)) declare container: CreationOptional<number | null>;
   @Moment declare movedAt: Date;
   @OptionalRef declare movedById: string | null;
   @OptionalRef declare jobId: string | null;
@@ -88,4 +95,20 @@ export class Movement extends Model<InferAttributes<Movement>, InferCreationAttr
   @OptionalText declare articleUnit: ArticleUnit | null;
   @OptionalMoment declare voidedAt: Date | null;
   @BelongsTo(() => Article) declare article?: NonAttribute<Article>;
+}
+
+/** What a movement that counts took out of a lot; of none, where more went out than was there. */
+@Table({ tableName: 'takes' })
+export class TakeRow extends Model<InferAttributes<TakeRow>, InferCreationAttributes<TakeRow>> {
+  @ForeignKey(() => Movement)
+  @Column({ type: DataType.CHAR(36), primaryKey: true })
+  declare movementId: string;
+  @Column({ type: DataType.SMALLINT, primaryKey: true }) declare n: number;
+  @OptionalRef declare lotId: string | null;
+  @Quantity declare quantity: number;
+  /** as the record of the movement says */
+  @Whole declare costMinor: number;
+  /** what the lot lost by it */
+  @Whole declare lotMinor: number;
+  @BelongsTo(() => Movement) declare movement?: NonAttribute<Movement>;
 }

@@ -6,7 +6,7 @@ import { fault } from '../problem/problem.js';
 export function countFaults(
   lines: readonly CountedLineDto[],
   articles: readonly Article[],
-  onHand: ReadonlyMap<string, number>,
+  onHand: (articleId: string) => number,
 ): FieldFaultDto[] {
   const byId = new Map(articles.map((article) => [article.id, article]));
   return lines.flatMap(({ articleId, counted, booked }, at) => {
@@ -14,7 +14,7 @@ export function countFaults(
     const pointer = `/lines/${at}`;
     if (!article)
       return [fault(`${pointer}/articleId`, 'unknown', 'This article is no longer on the shelf.')];
-    const now = onHand.get(articleId) ?? 0;
+    const now = onHand(articleId);
     if (now !== booked) {
       const detail = `${article.name} moved since it was counted: the book now says ${now}. Count it again.`;
       return [fault(`${pointer}/counted`, 'moved', detail)];

@@ -108,13 +108,13 @@ describe('a kit that a job opens', () => {
     const { status, body } = await signOff(await ready(), { draws });
     expect(status).toBe(201);
     const record: RecordDto | null = body.record;
-    // 2490 × 760 / 2766 = 684 for two plugs, 342 each; 1095 / 1.9 = 576 a litre, 0.2 of it 115.
-    expect(record?.draws).toMatchObject([{ quantity: 1, costMinor: 2490 }]);
+    // It came in at £28.90. 2890 × 760 / 2766 = 794 for two plugs; 1271 for 1.9 L of oil, 0.2 of it 134.
+    expect(record?.draws).toMatchObject([{ quantity: 1, costMinor: 2890 }]);
     expect(record?.left).toEqual([
-      { name: 'Plug', unit: 'piece', quantity: 2, costMinor: 684 },
-      { name: 'Oil', unit: 'litre', quantity: 0.2, costMinor: 115 },
+      { name: 'Plug', unit: 'piece', quantity: 2, costMinor: 794 },
+      { name: 'Oil', unit: 'litre', quantity: 0.2, costMinor: 134 },
     ]);
-    expect(record?.partsCostMinor).toBe(2490 - 684 - 115);
+    expect(record?.partsCostMinor).toBe(2890 - 794 - 134);
     expect((await byId(yard.crew.kit))?.onHand).toBe(4);
     expect(await byId(plug)).toMatchObject({
       onHand: 2,

@@ -4,13 +4,17 @@ import { ArticleDto, CreateArticleDto, StockActDto, UpdateArticleDto } from '@yu
 import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
+import { Ledger } from './ledger.js';
 import { Shelf } from './shelf.js';
 import { IdOf } from '../gate/idParam.js';
 
 @ApiTags('shelf')
 @Controller('api/articles')
 export class ShelfController {
-  constructor(private readonly shelf: Shelf) {}
+  constructor(
+    private readonly shelf: Shelf,
+    private readonly ledger: Ledger,
+  ) {}
 
   @ApiOperation({ summary: 'Kits, parts and fluids with what is on hand' })
   @ApiOkResponse({ type: [ArticleDto] })
@@ -36,15 +40,16 @@ export class ShelfController {
     return this.shelf.update(id, body);
   }
 
-  @ApiOperation({ summary: 'Book stock that came in, or a count' })
+  @ApiOperation({ summary: 'Book stock that came in, came back or went away, or a count' })
   @ApiCreatedResponse({ type: ArticleDto })
   @Allow('crewLead', 'mechanic')
   @Post(':id/movements')
-  act(
+  async act(
     @Param('id', IdOf('article')) id: string,
     @Body() body: StockActDto,
     @Caller() caller: Person,
   ): Promise<ArticleDto> {
-    return this.shelf.act(id, body, caller);
+    await this.ledger.act(id, body, caller);
+    return this.shelf.get(id);
   }
 }

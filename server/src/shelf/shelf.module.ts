@@ -1,12 +1,15 @@
 import { Module } from '@nestjs/common';
 import { CountsController } from './counts.controller.js';
+import { Ledger } from './ledger.js';
+import { LedgerController } from './ledger.controller.js';
 import { ShelfController } from './shelf.controller.js';
 import { Shelf } from './shelf.js';
+import { ShelfMonths } from './shelfMonths.js';
 
 /** What lies on the shelf. */
 @Module({
-  controllers: [ShelfController, CountsController],
-  providers: [Shelf],
-  exports: [Shelf],
+  controllers: [ShelfController, CountsController, LedgerController],
+  providers: [Shelf, Ledger, ShelfMonths],
+  exports: [Shelf, Ledger],
 })
 export class ShelfModule {}

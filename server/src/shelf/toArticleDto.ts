@@ -1,4 +1,4 @@
-import type { ArticleDto, KitPartDto, MovementDto } from '@yugator/contracts';
+import type { ArticleDto, KitPartDto, LotDto, MovementDto } from '@yugator/contracts';
 import { onHand, stockState } from '@yugator/core';
 import type { Article, Movement } from '../models/shelf.model.js';
 import { storedTraits } from './articleTraits.js';
@@ -14,16 +14,29 @@ interface Known {
   readonly tags: ReadonlyMap<string, string>;
 }
 
-function toMovementDto(movement: Movement, { names, tags }: Known): MovementDto {
+/** A movement as it is told. */
+export function toMovementDto(movement: Movement, { names, tags }: Known): MovementDto {
   return {
     at: movement.movedAt.toISOString(),
     quantity: movement.quantity,
+    valueMinor: movement.valueMinor,
     kind: movement.kind,
     by: names.get(movement.movedById ?? '') ?? null,
     machineTag: tags.get(movement.jobId ?? '') ?? null,
     note: movement.note,
     voided: movement.voidedAt !== null,
   };
+}
+
+/** What is still there of what came in, the earlier first; `own`: movements, latest first. */
+function lotsOf(own: readonly Movement[]): LotDto[] {
+  return [...own]
+    .reverse()
+    .flatMap(({ leftQuantity, leftMinor, container }) =>
+      leftQuantity !== null && leftQuantity > 0
+        ? [{ left: leftQuantity, leftMinor: leftMinor ?? 0, container }]
+        : [],
+    );
 }
 
 /** An article with what is on hand; `own`: its movements, latest first. */
@@ -43,6 +56,7 @@ export function toArticleDto(
     leastOnHand: article.leastOnHand,
     priceMinor: article.priceMinor,
     onHand: quantity,
+    lots: lotsOf(own),
     // Nothing is wanted of what is no longer bought.
     state: stockState(quantity, isRetired ? 0 : article.leastOnHand),
     number: article.number ?? '',

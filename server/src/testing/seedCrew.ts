@@ -141,7 +141,9 @@ export async function seedCrew(clock: Clock, timeZone: string = ZONE): Promise<C
     articleId: kit,
     kind: 'received',
     quantity: 5,
-    priceMinor: 2890,
+    valueMinor: 5 * 2890,
+    leftQuantity: 5,
+    leftMinor: 5 * 2890,
     note: '',
     movedAt: new Date('2027-05-01T08:00:00Z'),
   });

@@ -21,7 +21,7 @@ import { Person } from '../models/person.model.js';
 import { fault, fieldProblem } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
-import { Shelf } from '../shelf/shelf.js';
+import { Ledger } from '../shelf/ledger.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 
 /** Work that was done without a job. */
@@ -45,7 +45,7 @@ export class RoundRecords {
     private readonly calendar: SiteCalendar,
     private readonly schedule: FleetSchedule,
     private readonly meters: Meters,
-    private readonly shelf: Shelf,
+    private readonly ledger: Ledger,
   ) {}
 
   /**
@@ -115,6 +115,6 @@ export class RoundRecords {
     const draws = poured.flatMap(({ articleId, litres }) =>
       articleId ? [{ articleId, quantity: litres }] : [],
     );
-    if (draws.length) await this.shelf.draw(draws, jobId, caller);
+    if (draws.length) await this.ledger.draw(draws, jobId, caller);
   }
 }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { proposedDraws } from '@yugator/contracts';
 import type { JobDto, SignOffDto } from '@yugator/contracts';
-import { jobCost, kitPartPrice } from '@yugator/core';
+import { costNow, jobCost, leftWorth } from '@yugator/core';
 import { useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { useSession } from '../session/useSession.js';
@@ -24,15 +24,20 @@ export function CostLine({ form, job }: Props) {
   const shelf = useQuery(shelfQueries.list());
   const [minutes, draws] = useWatch({ control: form.control, name: ['minutes', 'draws'] });
   const known = knownArticles(proposedDraws(job), shelf.data);
-  const priced = draws.flatMap(({ articleId, quantity, left = [] }) => {
-    const kit = shelf.data?.find(({ id }) => id === articleId);
-    const priceMinor = known.get(articleId)?.priceMinor ?? 0;
+  const priced = draws.flatMap(({ articleId, quantity: typed, left = [] }) => {
+    const article = shelf.data?.find(({ id }) => id === articleId);
+    const quantity = finite(typed);
+    const costMinor = costNow(article?.lots ?? [], quantity, known.get(articleId)?.priceMinor ?? 0);
     return [
-      { quantity: finite(quantity), priceMinor },
+      { costMinor },
       // What is left of a kit is taken off again.
       ...left.map((each) => ({
-        quantity: -finite(each.quantity),
-        priceMinor: kitPartPrice(priceMinor, kit?.contents ?? [], each.articleId) ?? 0,
+        costMinor:
+          0 -
+          (leftWorth(costMinor, quantity || 1, article?.contents ?? [], {
+            ...each,
+            quantity: finite(each.quantity),
+          }) ?? 0),
       })),
     ];
   });

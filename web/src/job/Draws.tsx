@@ -3,7 +3,7 @@ import FormHelperText from '@mui/material/FormHelperText';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, JobDrawDto, SignOffDto } from '@yugator/contracts';
 import { lazy, Suspense } from 'react';
-import { useFieldArray } from 'react-hook-form';
+import { useFieldArray, useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { StockField } from '../form/StockField.js';
 import { Loading } from '../page/Loading.js';
@@ -36,6 +36,17 @@ function WhatIsWrong({ form, index }: Pick<DrawProps, 'form' | 'index'>) {
   ) : null;
 }
 
+/** More than is there is drawn all the same: the work was done. */
+function Beyond({ form, index, onHand }: Pick<DrawProps, 'form' | 'index'> & { onHand: number }) {
+  const quantity = useWatch({ control: form.control, name: `draws.${index}.quantity` });
+  if (!(quantity > Math.max(0, onHand))) return null;
+  return (
+    <span className={styles.small}>
+      More than the book says is there. It is booked all the same, and the shelf asks for a count.
+    </span>
+  );
+}
+
 /** One article that the job used, how much of it, and of a kit what is left. */
 function Draw({ form, index, article, kit, onTakeOut }: DrawProps) {
   const stock = useStockWords();
@@ -47,6 +58,7 @@ function Draw({ form, index, article, kit, onTakeOut }: DrawProps) {
       <span>
         {article?.name ?? 'An article no longer on the shelf'}
         <span className={styles.small}>{stock(article?.onHand ?? 0, unit)} on hand</span>
+        {article ? <Beyond form={form} index={index} onHand={article.onHand} /> : null}
         <WhatIsWrong form={form} index={index} />
       </span>
       <StockField
@@ -104,7 +116,7 @@ export function Draws({
                 ? 'The shelf could not be read; sign off and correct it there later.'
                 : 'By name, number, or scan its code'
             }
-            onPick={({ id }) => append({ articleId: id, quantity: 1 })}
+            onPick={({ id, onHand }) => append({ articleId: id, quantity: 1, onHand })}
           />
         </Suspense>
       ) : null}

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { QueryClient } from '@tanstack/react-query';
 import { proposedDraws, SignOffDto } from '@yugator/contracts';
 import type { JobDto, PersonDto, Role } from '@yugator/contracts';
 import { useEffect, useMemo } from 'react';
@@ -24,6 +25,7 @@ import { FluidReason } from './FluidReason.js';
 import { FoundDefects } from './FoundDefects.js';
 import { MendedDefects } from './MendedDefects.js';
 import { peopleQueries } from '../people/peopleQueries.js';
+import { shelfQueries } from '../shelf/shelfQueries.js';
 import { lastReadWords } from '../round/lastReadWords.js';
 import { countWords } from '../words/figures.js';
 import { CostLine } from './CostLine.js';
@@ -45,7 +47,12 @@ function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws' | 'usedOi
   return {
     minutes: handsOnMinutes(job.setUp, done),
     usedOilLitres: usedOilLitres(job.setUp, done),
-    draws: proposedDraws(job).map(({ articleId, quantity, left }) => ({ articleId, quantity, left })),
+    draws: proposedDraws(job).map(({ articleId, quantity, left, onHand }) => ({
+      articleId,
+      quantity,
+      left,
+      onHand,
+    })),
   };
 }
 
@@ -89,6 +96,17 @@ function DoneBy({ form, people }: { form: UseFormReturn<SignOffDto>; people: rea
   );
 }
 
+/** What the shelf says now counts as seen: who signs again though somebody else drew the last one knows it. */
+async function seeShelfAnew(form: UseFormReturn<SignOffDto>, client: QueryClient): Promise<void> {
+  const { queryKey } = shelfQueries.list();
+  await client.refetchQueries({ queryKey });
+  const onHand = new Map(client.getQueryData(queryKey)?.map((article) => [article.id, article.onHand]));
+  for (const [at, { articleId }] of form.getValues('draws').entries()) {
+    const there = onHand.get(articleId);
+    if (there !== undefined) form.setValue(`draws.${at}.onHand`, there);
+  }
+}
+
 function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) {
   const { today, person } = useSession();
   const client = useQueryClient();
@@ -129,6 +147,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
           form.refuse(error);
           if (error instanceof ApiProblem && error.status === 409)
             void client.invalidateQueries({ queryKey });
+          else void seeShelfAnew(form, client);
         },
       }),
     )();

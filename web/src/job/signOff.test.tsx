@@ -1,6 +1,7 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { SignOffDto } from '@yugator/contracts';
 import { handsOnMinutes, sheetSteps } from '@yugator/core';
+import { article } from '../testing/articles.js';
 import { dueLine, hoursLimit } from '../testing/fixtures.js';
 import { defect } from '../testing/records.js';
 import { ANSEL, JobShop, press } from '../testing/jobShop.js';
@@ -161,6 +162,33 @@ describe('what became of it', () => {
       version: 1,
     });
     expect(sent).toMatchObject({ usedOilLitres: 2, mendedDefectIds: [DEFECT] });
-    expect(sent.draws).toEqual([{ articleId: KIT.articleId, quantity: 1, left: [] }]);
+    expect(sent.draws).toEqual([{ articleId: KIT.articleId, quantity: 1, left: [], onHand: 0 }]);
+  });
+
+  it('tells who draws what somebody else drew meanwhile, and books it where it is signed again', async () => {
+    const kit = (onHand: number) =>
+      article({ id: KIT.articleId, name: 'Oil change kit', onHand, lots: [], priceMinor: 2890 });
+    shop.shelf = [kit(1)];
+    shop.now = job({ needs: [{ ...KIT, itemId: 'oil', onHand: 1 }] });
+    await shop.show();
+    await press('Done: Engine oil and filter');
+    await waitFor(() => expect(minutes().value).toBe(ofOil()));
+    fireEvent.change(screen.getByLabelText('Hours on the meter'), { target: { value: '413' } });
+    shop.shelf = [kit(0)];
+    const told = 'Somebody drew it meanwhile.';
+    shop.refusal = {
+      type: 'about:blank',
+      title: 't',
+      status: 422,
+      detail: 'd',
+      errors: [{ pointer: '#/draws/0/quantity', code: 'drawnMeanwhile', detail: told }],
+    };
+    await press('Sign off');
+    expect(await screen.findByText(told)).toBeVisible();
+    expect(await screen.findByText(/More than the book says is there/)).toBeVisible();
+    shop.refusal = null;
+    await press('Sign off');
+    const seen = () => shop.writes.map(({ body }) => (body as SignOffDto).draws?.[0]?.onHand);
+    await waitFor(() => expect(seen().slice(-2)).toEqual([1, 0]));
   });
 });

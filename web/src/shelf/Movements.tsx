@@ -1,18 +1,26 @@
 import type { ArticleDto, MovementDto } from '@yugator/contracts';
 import { useSession } from '../session/useSession.js';
-import { momentWords } from '../words/dates.js';
 import { useStockWords } from '../session/useStockWords.js';
+import { momentWords } from '../words/dates.js';
+import { moneyWords } from '../words/figures.js';
 
-function words(movement: MovementDto): string {
-  switch (movement.kind) {
+/** What a movement was, in words. */
+export function movementWords({ kind, machineTag }: Pick<MovementDto, 'kind' | 'machineTag'>): string {
+  switch (kind) {
     case 'received':
       return 'came in';
     case 'counted':
       return 'corrected by a count';
     case 'left':
-      return movement.machineTag ? `left of a kit opened for ${movement.machineTag}` : 'left of a kit';
+      return machineTag ? `left of a kit opened for ${machineTag}` : 'left of a kit';
     case 'drawn':
-      return movement.machineTag ? `used on ${movement.machineTag}` : 'used';
+      return machineTag ? `used on ${machineTag}` : 'used';
+    case 'scrapped':
+      return 'thrown away';
+    case 'lent':
+      return 'lent';
+    case 'returned':
+      return 'came back';
   }
 }
 
@@ -31,7 +39,8 @@ export function Movements({ article }: { article: ArticleDto }) {
               {movement.quantity > 0 ? '+' : ''}
               {stock(movement.quantity, article.unit)}
             </span>{' '}
-            {words(movement)}, {momentWords(movement.at, site.timeZone, today)}
+            {movementWords(movement)}, {moneyWords(Math.abs(movement.valueMinor), site.currency)},{' '}
+            {momentWords(movement.at, site.timeZone, today)}
             {movement.by ? `, ${movement.by}` : ''}
             {movement.note ? `: ${movement.note}` : ''}
           </li>

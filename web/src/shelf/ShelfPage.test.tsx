@@ -21,6 +21,7 @@ const OIL = article({
     {
       at: '2027-05-12T10:00:00Z',
       quantity: -1.99,
+      valueMinor: -1284,
       kind: 'drawn',
       by: 'Ansel',
       machineTag: 'M-07',
@@ -38,7 +39,7 @@ describe('the shelf', () => {
   it('says what runs low, what a litre costs, and what came and went', async () => {
     wire(ANSWERS);
     showTo('viewer', <ShelfPage />);
-    expect(await screen.findByText('1 of 2 articles are low or out')).toBeDefined();
+    expect(await screen.findByText('1 of 2 articles is low or out')).toBeDefined();
     const fluids = within(screen.getByRole('region', { name: 'Fluids' }));
     expect(fluids.getByText('£6.45 a litre')).toBeDefined();
     expect(fluids.getByText('Low')).toBeDefined();
@@ -63,7 +64,7 @@ describe('the shelf', () => {
     expect(sent[0]).toEqual({
       method: 'POST',
       path: '/api/articles/k/movements',
-      body: { kind: 'received', quantity: 5, note: '' },
+      body: { kind: 'received', quantity: 5, container: null, priceMinor: 2890, note: '' },
     });
   });
 
@@ -81,6 +82,58 @@ describe('the shelf', () => {
     expect(dialog.getByText('That is 220 qt.')).toBeVisible();
     await press('Book it', dialog);
     await waitFor(() => expect(sent[0]?.body).toMatchObject({ kind: 'received', quantity: 208.198 }));
+  });
+
+  it('takes in containers at what was paid, and says what that comes to', async () => {
+    const lots = [{ left: 1.51, leftMinor: 974, container: 5 }];
+    const { sent } = wire({ ...ANSWERS, '/api/articles': [{ ...OIL, lots }] }, () => OIL);
+    showTo('mechanic', <ShelfPage />);
+    expect(await screen.findByText(/in an open one of 5/)).toBeVisible();
+    await press('Came in: Engine oil 10W-30');
+    const dialog = within(await screen.findByRole('dialog'));
+    // As it came last time.
+    expect(dialog.getByLabelText<HTMLInputElement>('Each container holds (L)').value).toBe('5');
+    await type('Came in (L)', '20', dialog);
+    await type(/Paid for a litre/, '7.00', dialog);
+    expect(dialog.getByText(/4 containers of 5.L, £140.00 in all/)).toBeVisible();
+    await press('Book it', dialog);
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toEqual({
+      kind: 'received',
+      quantity: 20,
+      container: 5,
+      priceMinor: 700,
+      note: '',
+    });
+  });
+
+  it('books what is lent with to whom, and what the server refuses stands at its field', async () => {
+    const server = wire(ANSWERS, () => article({ onHand: 2 }));
+    showTo('mechanic', <ShelfPage />);
+    await screen.findByText('Oil change kit');
+    await press('Went away: Oil change kit');
+    const dialog = within(await screen.findByRole('dialog'));
+    await choose('What became of it', 'Lent, or taken to another shed');
+    server.refuse({
+      status: 422,
+      detail: 'd',
+      errors: [{ pointer: '#/note', code: 'notSaid', detail: 'Say to whom it is lent.' }],
+    });
+    await press('Book it', dialog);
+    expect(await dialog.findByText('Say to whom it is lent.')).toBeVisible();
+    server.refuse(null);
+    await type('To whom', 'South shed', dialog);
+    await press('Book it', dialog);
+    await waitFor(() => expect(server.sent).toHaveLength(2));
+    expect(server.sent[1]?.body).toEqual({ kind: 'lent', quantity: 1, note: 'South shed' });
+  });
+
+  it('asks for a count where more was used than ever came in', async () => {
+    wire({ ...ANSWERS, '/api/articles': [article({ onHand: -2, state: 'beyond', lots: [] }), OIL] });
+    showTo('mechanic', <ShelfPage />);
+    expect(await screen.findByText('1 of 2 articles is low or out, 1 to be counted')).toBeVisible();
+    expect(screen.getByText('Count it')).toBeVisible();
+    expect(screen.getByText(/More was used than ever came in/)).toBeVisible();
   });
 
   it('puts a new article on with its price in money', async () => {

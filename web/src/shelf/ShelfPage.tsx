@@ -14,10 +14,12 @@ import table from '../page/table.module.css';
 import { ScannerButton } from '../scanner/ScannerButton.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { moneyWords } from '../words/figures.js';
+import { containerWords } from './containerWords.js';
 import { EditArticle } from './EditArticle.js';
 import { found } from './foundArticles.js';
 import { Movements } from './Movements.js';
 import { NewArticle } from './NewArticle.js';
+import styles from './shelf.module.css';
 import { shelfQueries } from './shelfQueries.js';
 import { StockAct } from './StockAct.js';
 import { StockMark, STOCK_WORDS } from './StockMark.js';
@@ -46,6 +48,7 @@ function aboutWords({ number, place, fluid }: ArticleDto): string {
 function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolean }) {
   const { site } = useSession();
   const stock = useStockWords();
+  const containers = containerWords(article.lots, article.unit, stock);
   return (
     <tr>
       <td>
@@ -56,10 +59,12 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
             {article.contents.map((part) => articleWords(part, site.unitSystem)).join(', ')}
           </div>
         ) : null}
+        {article.state === 'beyond' ? <div>More was used than ever came in: count what is there.</div> : null}
         <Movements article={article} />
       </td>
       <td className={table.number} data-label="On hand:">
         {stock(article.onHand, article.unit)}
+        {containers ? <div className={styles.containers}>{containers}</div> : null}
       </td>
       <td className={table.number} data-label="Least wanted:">
         {stock(article.leastOnHand, article.unit)}
@@ -76,8 +81,8 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
       <td>
         {mayMove ? (
           <>
-            <StockAct article={article} kind="received" /> <StockAct article={article} kind="counted" />{' '}
-            <EditArticle article={article} />
+            <StockAct article={article} group="received" /> <StockAct article={article} group="counted" />{' '}
+            <StockAct article={article} group="away" /> <EditArticle article={article} />
           </>
         ) : null}
       </td>
@@ -121,6 +126,20 @@ function Articles({
   );
 }
 
+/** How the shelf stands, in a line. */
+function standWords(articles: readonly ArticleDto[]): string | undefined {
+  if (articles.length === 0) return undefined;
+  const beyond = articles.filter(({ state }) => state === 'beyond').length;
+  const low = articles.filter(({ state }) => isShort(state)).length - beyond;
+  if (low + beyond === 0) return 'Every article is at or above its least';
+  return [
+    low ? `${low} of ${articles.length} articles ${low === 1 ? 'is' : 'are'} low or out` : '',
+    beyond ? `${beyond} to be counted` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
 /** A shelf of fewer is seen at a glance. */
 const SEARCHED_FROM = 8;
 
@@ -131,23 +150,15 @@ export function ShelfPage() {
   const [typed, setTyped] = useState('');
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const shown = found(data, typed);
-  const low = data.filter((article) => isShort(article.state)).length;
   return (
     <>
-      <PageHead
-        name="Shelf"
-        title="Shelf"
-        under={
-          data.length
-            ? low
-              ? `${low} of ${data.length} articles are low or out`
-              : 'Every article is at or above its least'
-            : undefined
-        }
-      >
+      <PageHead name="Shelf" title="Shelf" under={standWords(data)}>
         {mayMove ? (
           <>
             <ScannerButton />
+            <Button component={Link} to="/shelf/months">
+              What it is worth
+            </Button>
             <Button component={Link} to="/shelf/count">
               Count the shelf
             </Button>

@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import type { JobDto, JobProgressDto, OutcomeDto, UpdateStepDto } from '@yugator/contracts';
+import type { ArticleDto, JobDto, JobProgressDto, OutcomeDto, UpdateStepDto } from '@yugator/contracts';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { untouched } from '../job/keptStep.js';
 import { JobPage } from '../job/JobPage.js';
@@ -16,7 +16,6 @@ const ANSWERS: Record<string, unknown> = {
     { id: ANSEL, name: 'Ansel', role: 'mechanic', active: true, version: 1 },
     { id: 'q', name: 'Gone', role: 'mechanic', active: false, version: 2 },
   ],
-  '/api/articles': [],
 };
 
 /** The page of one job before a server that keeps what is said of it. */
@@ -25,6 +24,8 @@ export class JobShop {
   readonly writes: { readonly url: string; readonly body: unknown }[] = [];
   /** what writes are refused with; null lets them pass */
   refusal: object | null = null;
+  /** what lies on the shelf */
+  shelf: ArticleDto[] = [];
   client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
 
   constructor() {
@@ -36,8 +37,12 @@ export class JobShop {
         if (!refused) this.write(url, body);
         if (!refused && url.includes('/steps/')) return this.answer(this.progress());
       }
-      return refused ? this.answer(this.refusal, 422) : this.answer(ANSWERS[url] ?? this.now);
+      return refused ? this.answer(this.refusal, 422) : this.answer(this.read(url));
     }) as unknown as typeof fetch;
+  }
+
+  private read(url: string): unknown {
+    return url === '/api/articles' ? this.shelf : (ANSWERS[url] ?? this.now);
   }
 
   private answer(body: unknown, status = 200) {

@@ -109,7 +109,9 @@ function ShortArticles({ today }: { today: TodayDto }) {
           {article.name}
           <br />
           <span className="soft">
-            {stock(article.onHand, article.unit)} on hand, {stock(article.leastOnHand, article.unit)} wanted
+            {article.onHand < 0
+              ? `${stock(-article.onHand, article.unit)} more used than ever came in: count it`
+              : `${stock(article.onHand, article.unit)} on hand, ${stock(article.leastOnHand, article.unit)} wanted`}
           </span>
         </p>
       ))}

@@ -8,6 +8,7 @@ function format(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
 const SHORT = format({ day: 'numeric', month: 'short' });
 const WITH_YEAR = format({ day: 'numeric', month: 'short', year: 'numeric' });
 const LONG = format({ weekday: 'long', day: 'numeric', month: 'long' });
+const MONTH = format({ month: 'long', year: 'numeric' });
 const WEEKDAY = format({ weekday: 'long' });
 
 /** "12 May", or "12 May 2025" in another year than `today`. Both are civil dates. */
@@ -23,6 +24,11 @@ export function nearDayWords(date: string, today: string): string {
   if (days === -1) return 'yesterday';
   if (days > 1 && days < 7) return `on ${WEEKDAY.format(Date.parse(date))}`;
   return dayWords(date, today);
+}
+
+/** "November 2026" of 2026-11. */
+export function monthWords(month: string): string {
+  return MONTH.format(Date.parse(`${month}-01`));
 }
 
 /** "Tuesday 13 May" */

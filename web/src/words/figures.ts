@@ -16,11 +16,11 @@ export function intervalWords(hours: number): string {
   return grouped(String(hours));
 }
 
-/** An amount of money in minor units: £28.90. */
+/** An amount of money in minor units: £28.90, or −£28.90. */
 export function moneyWords(minor: number, currency: string): string {
-  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(
-    minor / minorOf(currency).perUnit,
-  );
+  return new Intl.NumberFormat('en-GB', { style: 'currency', currency })
+    .format(minor / minorOf(currency).perUnit)
+    .replace('-', '−');
 }
 
 /** How a currency is divided (ISO 4217): minor units in one, and the decimals that shows as. */
