@@ -125,6 +125,13 @@ export function itemStandsStill(item: ScheduleItem, find: FindItem): boolean {
   return item.triggers.length > 0 && item.triggers.every((trigger) => standsStill(trigger, item, find));
 }
 
+/** The dates on which an item falls due `ahead` of its regular intervals further on; null where nothing says. */
+export function datesAhead(of: ItemStanding, ahead: number): ReachedDates | null {
+  const counting = countingLimits(of, baselineOf(of.history, of.entry), ahead);
+  const [deciding, ...others] = inOrder(counting?.limits ?? [], of.standing);
+  return deciding ? datesOf([deciding, ...others], deciding) : null;
+}
+
 function stateOf(
   { item, standing, find }: ItemStanding,
   counting: Limits | null,

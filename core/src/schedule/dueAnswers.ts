@@ -76,17 +76,20 @@ function pastUpTo(history: ItemHistory, today: CivilDate): ItemHistory {
 /** A line, one that it goes with, and one that this goes with in turn. */
 const LONGEST_CHAIN = 3;
 
+/** Asks something of an item as it stands, with what it goes together with. */
+export type AskItem = <T>(item: ScheduleItem, ask: (of: ItemStanding) => T) => T;
+
 /**
- * How each of `items` stands and why, worst first. `omitted` are lines that are not asked of the machine (any more): what was done
- * of them still renews others.
+ * How items are asked for with their whole past. `omitted` are lines that are not asked of the machine (any more): what was done of
+ * them still renews others.
  */
-export function dueAnswers(
+export function itemAsker(
   items: readonly ScheduleItem[],
   omitted: readonly ScheduleItem[],
   history: ReadonlyMap<string, ItemHistory>,
   entry: EntryIntoService,
   standing: Standing,
-): DueAnswer[] {
+): AskItem {
   const renewals = renewalsOf(items, omitted);
   const today = dateOfDayNumber(standing.today);
   // An item that is being asked for is not found: two that wait for each other would ask for ever. Nor is one at the end of a long
@@ -120,5 +123,10 @@ export function dueAnswers(
         }),
     };
   };
-  return items.map((item) => within(item.id, () => dueOf(standingOf(item)))).sort(compareAnswers);
+  return (item, ask) => within(item.id, () => ask(standingOf(item)));
+}
+
+/** How each of `items` stands and why, worst first. */
+export function dueAnswers(items: readonly ScheduleItem[], ask: AskItem): DueAnswer[] {
+  return items.map((item) => ask(item, dueOf)).sort(compareAnswers);
 }

@@ -1,4 +1,5 @@
 import { dayNumber } from '../calendar/civilDate.js';
+import type { CivilDate } from '../calendar/civilDate.js';
 import { dayNumberAt } from '../calendar/zoneDay.js';
 import type { Attachment } from '../meter/attachment.js';
 import { readingsUpTo, toLife } from '../meter/segment.js';
@@ -10,7 +11,9 @@ import { forecastUsage } from '../usage/forecastUsage.js';
 import type { UsageModel, UsagePoint } from '../usage/usageModel.js';
 import type { EntryIntoService, ItemHistory } from './baseline.js';
 import type { DueAnswer } from './due.js';
-import { dueAnswers } from './dueAnswers.js';
+import { comingWork } from './comingWork.js';
+import type { ComingWork } from './comingWork.js';
+import { dueAnswers, itemAsker } from './dueAnswers.js';
 import type { ScheduleItem } from './item.js';
 import { meterNamed, meterStandings } from './meterStandings.js';
 import type { Meters } from './meterStandings.js';
@@ -55,6 +58,8 @@ export interface MachineSchedule {
   readonly hoursLast12Months: number;
   /** every item, worst first */
   readonly answers: readonly DueAnswer[];
+  /** the times at which its items may fall due up to and with a day */
+  readonly comingUntil: (until: CivilDate) => readonly ComingWork[];
 }
 
 const DAYS_OF_12_MONTHS = 365;
@@ -100,6 +105,7 @@ export function machineSchedule(facts: MachineFacts, context: ScheduleContext): 
   };
   // Nothing of a retired machine falls due.
   const items = facts.status.kind === 'retired' ? [] : facts.items;
+  const ask = itemAsker(items, facts.omitted, history, entry, standing);
   return {
     life,
     lastReading,
@@ -112,6 +118,7 @@ export function machineSchedule(facts: MachineFacts, context: ScheduleContext): 
     works: working.works,
     isLaidUp: working.isLaidUp,
     working: workingStateOn(plan, day),
-    answers: dueAnswers(items, facts.omitted, history, entry, standing),
+    answers: dueAnswers(items, ask),
+    comingUntil: (until) => comingWork(items, ask, until),
   };
 }

@@ -25,17 +25,6 @@ const FILTER_OF: Partial<Record<Component, Component>> = {
   hydraulicOil: 'hydraulicFilters',
 };
 
-/**
- * Of the articles that fit a component, the one to take: the original before an equal before a substitute, but one of which there is
- * enough before one of which there is not.
- */
-function chosenFit(fits: readonly Fit[], component: Component, isEnough: (fit: Fit) => boolean): Fit | null {
-  const own = fits
-    .filter((fit) => fit.component === component)
-    .sort((a, b) => FIT_STANDINGS.indexOf(a.standing) - FIT_STANDINGS.indexOf(b.standing));
-  return own.find(isEnough) ?? own[0] ?? null;
-}
-
 /** How much of what fits is taken: as the fit says, else the litres of the card, else one. Null where the card does not say. */
 function quantityOf(
   { component, quantity }: Fit,
@@ -54,39 +43,76 @@ function quantityOf(
   );
 }
 
+/** An article that a component takes, and how much of it. */
+export interface FittingArticle {
+  readonly articleId: string;
+  readonly quantity: number;
+  readonly standing: FitStanding;
+}
+
+/** What one component of an item takes: one of these articles, the original before an equal before a substitute. */
+export interface FittingChoice {
+  readonly itemId: string;
+  readonly component: Component;
+  readonly articles: readonly [FittingArticle, ...FittingArticle[]];
+}
+
+type ReplacedItem = Pick<WorkItem, 'id' | 'action' | 'components'>;
+
+/** The components that items replace together. */
+export function replacedComponents(items: readonly ReplacedItem[]): ReadonlySet<Component> {
+  return new Set(items.filter(({ action }) => action === 'replace').flatMap(({ components }) => components));
+}
+
+/** What an item may take by what fits the machine, where all of `replaced` is replaced with it; nothing unless it replaces. */
+export function fittingChoices(
+  { id, action, components }: ReplacedItem,
+  replaced: ReadonlySet<Component>,
+  fits: readonly Fit[],
+  spec: Pick<MachineSpec, 'fluids'>,
+): FittingChoice[] {
+  if (action !== 'replace') return [];
+  return components.flatMap((component) => {
+    const [first, ...others] = fits
+      .filter((fit) => fit.component === component)
+      .sort((a, b) => FIT_STANDINGS.indexOf(a.standing) - FIT_STANDINGS.indexOf(b.standing))
+      .flatMap((fit) => {
+        const quantity = quantityOf(fit, replaced, spec);
+        const { articleId, standing } = fit;
+        return quantity !== null && quantity > 0 ? [{ articleId, quantity, standing }] : [];
+      });
+    return first ? [{ itemId: id, component, articles: [first, ...others] as const }] : [];
+  });
+}
+
 /** What an item takes, and for which component. */
 export interface FittingNeed extends ItemArticle {
   readonly component: Component;
 }
 
 /**
- * What replacing something takes by what fits the machine, an article for each component; in the order of the items. A filter that is
- * changed by any of `items` is reckoned with in what is filled in.
+ * What replacing something takes by what fits the machine, an article for each component; in the order of the items. One of which there
+ * is enough comes before one of which there is not. A filter that is changed by any of `items` is reckoned with in what is filled in.
  */
 export function fittingNeeds(
-  items: readonly Pick<WorkItem, 'id' | 'action' | 'components'>[],
+  items: readonly ReplacedItem[],
   fits: readonly Fit[],
   spec: Pick<MachineSpec, 'fluids'>,
   onHand: ReadonlyMap<string, number>,
 ): FittingNeed[] {
-  const replacing = items.filter(({ action }) => action === 'replace');
-  const replaced = new Set(replacing.flatMap(({ components }) => components));
-  return replacing.flatMap(({ id, components }) =>
-    components.flatMap((component) => {
-      const takes = (fit: Fit) => quantityOf(fit, replaced, spec);
-      const isEnough = (fit: Fit) => (onHand.get(fit.articleId) ?? 0) >= (takes(fit) ?? 0);
-      const fit = chosenFit(fits, component, isEnough);
-      const quantity = fit && takes(fit);
-      return fit && quantity !== null && quantity > 0
-        ? [{ itemId: id, articleId: fit.articleId, quantity, component }]
-        : [];
-    }),
-  );
+  const replaced = replacedComponents(items);
+  const isEnough = ({ articleId, quantity }: FittingArticle) => (onHand.get(articleId) ?? 0) >= quantity;
+  return items
+    .flatMap((item) => fittingChoices(item, replaced, fits, spec))
+    .map(({ itemId, component, articles }) => {
+      const { articleId, quantity } = articles.find(isEnough) ?? articles[0];
+      return { itemId, articleId, quantity, component };
+    });
 }
 
 /** What all items take: by what fits the machine, and what their lines name besides where the machine says nothing of their components. */
 export function needsOf<N extends ItemArticle>(
-  items: readonly Pick<WorkItem, 'id' | 'action' | 'components'>[],
+  items: readonly ReplacedItem[],
   fits: readonly Fit[],
   spec: Pick<MachineSpec, 'fluids'>,
   onHand: ReadonlyMap<string, number>,
