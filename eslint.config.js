@@ -40,7 +40,7 @@ const FLOORS = [
   ['books', 'defect', 'meter', 'oil', 'shelf'],
   ['machine'],
   ['job'],
-  ['paperLog', 'walk'],
+  ['buying', 'paperLog', 'walk'],
   ['component', 'evidence', 'fleetFile', 'paper', 'today'],
 ];
 

@@ -20,6 +20,7 @@ import { ShelfModule } from './shelf/shelf.module.js';
 import { SiteModule } from './site/site.module.js';
 import { TodayModule } from './today/today.module.js';
 import { WalkModule } from './walk/walk.module.js';
+import { BuyingModule } from './buying/buying.module.js';
 
 @Module({})
 export class AppModule {
@@ -31,7 +32,7 @@ export class AppModule {
         GroundModule.over(ground),
         ...[CrewModule, SiteModule, SeasonModule, ScheduleModule, BooksModule, MeterModule, MachineModule],
         ...[DefectModule, OilModule, ShelfModule, JobModule, ComponentModule, EvidenceModule],
-        ...[FleetFileModule, PaperModule, PaperLogModule, TodayModule, WalkModule],
+        ...[FleetFileModule, PaperModule, PaperLogModule, TodayModule, WalkModule, BuyingModule],
       ],
     };
   }

@@ -1,4 +1,5 @@
 import { AuditEntry } from '../models/audit.model.js';
+import { OfferRow, Order, OrderLine, Supplier } from '../models/buying.model.js';
 import { Book, Item } from '../models/book.model.js';
 import { Job, JobItem, JobPhoto, JobStep, TopUpRow } from '../models/job.model.js';
 import {
@@ -52,6 +53,9 @@ export const MODELS = [
   MachineSeason,
   MeterSegmentRow,
   Movement,
+  OfferRow,
+  Order,
+  OrderLine,
   Person,
   PhotoCount,
   ReadingPhoto,
@@ -63,6 +67,7 @@ export const MODELS = [
   ShedDevice,
   Site,
   StatusChange,
+  Supplier,
   TakeRow,
   TopUpRow,
   UsedOilRow,

@@ -25,6 +25,14 @@ interface Moved {
   readonly container?: number | null;
 }
 
+/** What arrived of an article. */
+interface CameIn {
+  readonly articleId: string;
+  readonly quantity: number;
+  readonly valueMinor: number;
+  readonly container: number | null;
+}
+
 /** Locks articles, in one order for everybody: who draws or counts one waits for whoever does so already. */
 function lockArticles(ids: readonly string[]): Promise<Article[]> {
   return Article.findAll({ where: { id: [...ids] }, order: ['id'], lock: true });
@@ -61,6 +69,21 @@ export class Ledger {
       }
       await book.write();
     });
+  }
+
+  /** Books what arrived of an order, inside the running unit of work. What was paid last is what the next one is thought to cost. */
+  async receive(came: readonly CameIn[], note: string, caller: Person): Promise<void> {
+    const articles = await lockArticles(came.map(({ articleId }) => articleId));
+    const book = await StockBook.read(articles.map(({ id }) => id));
+    for (const { articleId, quantity, valueMinor, container } of came) {
+      const article = articles.find(({ id }) => id === articleId);
+      if (!article) throw notFound('article');
+      await this.move(book, article, { kind: 'received', quantity, valueMinor, container, note }, caller);
+      const priceMinor = Math.round(valueMinor / quantity);
+      if (priceMinor !== article.priceMinor)
+        await article.update({ priceMinor, version: article.version + 1 });
+    }
+    await book.write();
   }
 
   /** Books a count of many articles, all of it or nothing; what moved since it was counted is to be counted anew. */

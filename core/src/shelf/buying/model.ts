@@ -87,6 +87,14 @@ function mostNeeded({ services, articles }: BuyingInstance): ReadonlyMap<string,
   return most;
 }
 
+/** As many kits as can be opened to any use: so many hold all that is needed of what they hold. */
+function mostOpened(contents: readonly ServiceArticle[], most: ReadonlyMap<string, number>): number {
+  return Math.max(
+    0,
+    ...contents.map(({ articleId, quantity }) => Math.ceil((most.get(articleId) ?? 0) / quantity)),
+  );
+}
+
 /** As many packs as can be of use: so many cover all by themselves, and so many more fill an order up until it is carried free. */
 function mostPacks(
   { articleId, pack, priceMinor }: Offer,
@@ -94,11 +102,8 @@ function mostPacks(
   articles: ReadonlyMap<string, BuyingArticle>,
   most: ReadonlyMap<string, number>,
 ): number {
-  const kit = articles.get(articleId)?.contents ?? [];
-  const pieces = Math.max(
-    most.get(articleId) ?? 0,
-    ...kit.map((part) => (most.get(part.articleId) ?? 0) / part.quantity + (most.get(articleId) ?? 0)),
-  );
+  const own = most.get(articleId) ?? 0;
+  const pieces = own + mostOpened(articles.get(articleId)?.contents ?? [], most);
   const freeFrom = supplier && supplier.carriageMinor > 0 ? (supplier.freeFromMinor ?? 0) : 0;
   return Math.ceil(pieces / pack) + Math.min(MOST_FILLING, Math.ceil(freeFrom / Math.max(1, priceMinor)));
 }
@@ -166,10 +171,13 @@ class Builder {
   }
 
   private addKits(): void {
+    const most = mostNeeded(this.instance);
     for (const { id, contents } of this.instance.articles)
       if (contents.length)
-        for (const period of this.begins.keys())
-          this.opened.push({ articleId: id, period, column: this.mip.column(OPEN_KIT_MINOR, 10_000) });
+        for (const period of this.begins.keys()) {
+          const column = this.mip.column(OPEN_KIT_MINOR, mostOpened(contents, most));
+          this.opened.push({ articleId: id, period, column });
+        }
   }
 
   private addServices(): void {

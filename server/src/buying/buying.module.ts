@@ -1,0 +1,15 @@
+import { Module } from '@nestjs/common';
+import { ScheduleModule } from '../schedule/schedule.module.js';
+import { ShelfModule } from '../shelf/shelf.module.js';
+import { BuyingController } from './buying.controller.js';
+import { BuyingFacts } from './buyingFacts.js';
+import { Orders } from './orders.js';
+import { Suppliers } from './suppliers.js';
+
+/** Where things are bought, what was ordered, and what the fleet will take. */
+@Module({
+  imports: [ScheduleModule, ShelfModule],
+  controllers: [BuyingController],
+  providers: [BuyingFacts, Orders, Suppliers],
+})
+export class BuyingModule {}
