@@ -59,6 +59,8 @@ export * from './shelf/months.js';
 export * from './shelf/demand.js';
 export * from './shelf/buying/instance.js';
 export * from './shelf/buying/plan.js';
+export * from './shelf/buying/fromFacts.js';
+export * from './shelf/buying/explain.js';
 export * from './solver/highs.js';
 export * from './solver/mip.js';
 export * from './names/reason.js';

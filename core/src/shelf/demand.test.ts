@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { addDays, civilDate, daysBetween } from '../calendar/civilDate.js';
-import { chanceBy, chanceOfShortage, enoughFor, outlookOf, weeklyDemand } from './demand.js';
+import { chanceBy, chanceOfShortage, enoughFor, firstDayOf, outlookOf, weeklyDemand } from './demand.js';
 import type { Arrival, Demand } from './demand.js';
 
 const TODAY = civilDate('2027-03-01');
@@ -33,6 +33,24 @@ describe('the chance that a demand has come', () => {
   ])('%j is by day %s %s', (each, days, chance) => {
     expect(chanceBy(each, on(days))).toBeCloseTo(chance, 9);
   });
+});
+
+it('comes by the first day on which its chance is as great as asked, and by no day before', () => {
+  const days = fc.nat({ max: 90 });
+  const late = fc.option(days);
+  fc.assert(
+    fc.property(days, days, late, fc.integer({ min: 1, max: 99 }), (early, more, evenMore, hundredths) => {
+      const each = demand(early, early + more, evenMore === null ? null : early + more + evenMore);
+      const first = firstDayOf(each, hundredths / 100);
+      if (first === null) {
+        expect(chanceBy(each, on(10_000))).toBeLessThan(hundredths / 100);
+        return;
+      }
+      expect(chanceBy(each, first)).toBeGreaterThanOrEqual(hundredths / 100 - 1e-5);
+      expect(chanceBy(each, addDays(first, -1))).toBeLessThan(hundredths / 100);
+    }),
+    { seed: 3, numRuns: 500 },
+  );
 });
 
 const DEMANDS = fc.array(

@@ -1,4 +1,4 @@
-import { addDays, dayNumber } from '../calendar/civilDate.js';
+import { addDays, dateOfDayNumber, dayNumber } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { ReachedDates } from '../usage/usageModel.js';
 import { roundQuantity } from './ledger.js';
@@ -15,6 +15,9 @@ export interface Arrival {
   readonly on: CivilDate;
   readonly quantity: number;
 }
+
+/** Rounding must not make an amount that is there look short, nor a day late. */
+const A_LITTLE = 1e-6;
 
 /** Chance of the 10 %, expected and 90 % points. */
 const [EARLY, EXPECTED, LATE] = [0.1, 0.5, 0.9];
@@ -34,7 +37,7 @@ function straight(
  * The chance that a demand comes by a day (with it): through the 10 % point, the expected day and the 90 % point in straight lines,
  * and on beyond them to 0 and 1. Without a 90 % point the machine may never come so far: it stays at one half.
  */
-export function chanceBy({ earlyOn, expectedOn, lateOn }: Demand, on: CivilDate): number {
+export function chanceBy({ earlyOn, expectedOn, lateOn }: Omit<Demand, 'quantity'>, on: CivilDate): number {
   const day = dayNumber(on);
   const middle = dayNumber(expectedOn);
   if (day < middle) {
@@ -45,6 +48,21 @@ export function chanceBy({ earlyOn, expectedOn, lateOn }: Demand, on: CivilDate)
   if (lateOn === null) return EXPECTED;
   const late = dayNumber(lateOn);
   return late <= middle ? 1 : Math.min(1, straight(day, middle, late, [EXPECTED, LATE]));
+}
+
+/** The first day by which a demand comes with a chance (above 0, below 1); null where it never does. */
+export function firstDayOf(
+  { earlyOn, expectedOn, lateOn }: Omit<Demand, 'quantity'>,
+  chance: number,
+): CivilDate | null {
+  const middle = dayNumber(expectedOn);
+  const after = (from: number, days: number) => dateOfDayNumber(Math.ceil(from + days - A_LITTLE));
+  if (chance <= EXPECTED) {
+    const early = earlyOn === null ? middle : dayNumber(earlyOn);
+    return after(early, ((chance - EARLY) / (EXPECTED - EARLY)) * (middle - early));
+  }
+  if (lateOn === null) return null;
+  return after(middle, ((chance - EXPECTED) / (LATE - EXPECTED)) * (dayNumber(lateOn) - middle));
 }
 
 /** What is expected to be taken in each of the coming weeks, the first beginning today. */
@@ -86,9 +104,6 @@ function takenBy(demands: readonly Demand[], on: CivilDate, unit: 'piece' | 'lit
   }
   return { chances, step };
 }
-
-/** Rounding of a step must not make an amount that is there look short. */
-const A_LITTLE = 1e-6;
 
 /** The chance that more is taken by a day than `available`. */
 export function chanceOfShortage(

@@ -17,6 +17,7 @@ import { Site, SITE_DEFAULTS } from '../models/site.model.js';
 import { loadFindings } from './demoFindings.js';
 import { demoFindings } from './demoChecks.js';
 import { DemoJobs } from './demoJobs.js';
+import { writeDemoSuppliers } from './demoSuppliers.js';
 import { loadTopUps, THIRSTY_TAG } from './demoTopUps.js';
 import {
   BLOWER_TAG,
@@ -269,6 +270,7 @@ async function load(today: CivilDate): Promise<void> {
     machineIds.set(machine.tag, machineId);
   }
   await jobs.write();
+  await writeDemoSuppliers(crew.lead, today);
   await loadFindings(machineIds, today, crew);
 }
 

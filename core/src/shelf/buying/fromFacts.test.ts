@@ -1,0 +1,99 @@
+import { addDays, civilDate } from '../../calendar/civilDate.js';
+import { loadedHighs } from '../../solver/testing/loadedHighs.js';
+import { kitReasons } from './explain.js';
+import { buyingInstance } from './fromFacts.js';
+import type { BuyingFacts } from './fromFacts.js';
+import { planBuying } from './plan.js';
+
+const TODAY = civilDate('2027-03-01');
+const on = (days: number) => addDays(TODAY, days);
+const need = (early: number, expected: number, late: number | null, articleId: string, quantity = 1) => ({
+  earlyOn: on(early),
+  expectedOn: on(expected),
+  lateOn: late === null ? null : on(late),
+  articles: [{ articleId, quantity }],
+});
+const article = (id: string, over: Partial<BuyingFacts['articles'][number]> = {}) => ({
+  id,
+  unit: 'piece' as const,
+  onHand: 0,
+  leastOnHand: 0,
+  contents: [],
+  arrivals: [],
+  ...over,
+});
+const offer = (articleId: string, priceMinor: number) => ({ articleId, pack: 1, priceMinor, leadDays: null });
+const FACTS: BuyingFacts = {
+  today: TODAY,
+  weeks: 8,
+  works: [need(10, 30, 70, 'plug', 2), need(40, 60, null, 'plug', 2), need(50, 90, 130, 'filter')],
+  articles: [article('plug', { leastOnHand: 1, arrivals: [{ on: on(-3), quantity: 1 }] }), article('filter')],
+  suppliers: [
+    { id: 's', leadDays: 4, carriageMinor: 500, freeFromMinor: null, offers: [offer('plug', 400)] },
+  ],
+};
+
+describe('what is to be covered', () => {
+  it('is what may come in the time looked at, on the day by which it may, as sure as asked', () => {
+    // By the 56th day the first has come by 76 %, the second by 42 %, the third by 16 %.
+    const days = (sure: number) => buyingInstance(FACTS, sure).services.map(({ day }) => day);
+    // 20 %: a quarter of the way from the 10 % point to the expected day. 50 %: the expected day.
+    expect(days(0.8)).toEqual([15, 45]);
+    expect(days(0.5)).toEqual([30]);
+    expect(days(0.9)).toEqual([10, 40, 50]);
+  });
+
+  it('reckons with what was ordered, late or not, and what is to be kept', () => {
+    const { articles, offers, suppliers } = buyingInstance(FACTS, 0.8);
+    expect(articles[0]).toMatchObject({ keep: 1, arrivals: [{ day: 0, quantity: 1 }] });
+    expect(offers).toEqual([
+      { id: 's plug 1', articleId: 'plug', supplierId: 's', pack: 1, priceMinor: 400, leadDays: 4 },
+    ]);
+    expect(suppliers).toEqual([{ id: 's', carriageMinor: 500, freeFromMinor: null }]);
+  });
+});
+
+describe('why kits are bought, or not', () => {
+  const KIT = article('kit', {
+    contents: [
+      { articleId: 'filter', quantity: 1 },
+      { articleId: 'plug', quantity: 2 },
+    ],
+  });
+  const prices = new Map([
+    ['filter', 800],
+    ['plug', 380],
+  ]);
+  const reasonsFor = async (works: BuyingFacts['works'], kitMinor: number) => {
+    const offers = [offer('filter', 800), offer('plug', 380), offer('kit', kitMinor)];
+    const facts = {
+      ...FACTS,
+      works,
+      articles: [article('filter'), article('plug'), KIT],
+      suppliers: [{ id: 's', leadDays: 0, carriageMinor: 0, freeFromMinor: null, offers }],
+    };
+    const instance = buyingInstance(facts, 0.8);
+    const plan = planBuying(instance, await loadedHighs(), { gap: 0, seconds: 10 });
+    return plan ? kitReasons(instance, plan, prices) : null;
+  };
+
+  it('a kit would leave the plugs that can stay, with what they are worth', async () => {
+    expect(await reasonsFor([need(0, 0, 0, 'filter')], 1300)).toEqual([
+      { kitId: 'kit', isBought: false, kits: 1, left: [{ articleId: 'plug', quantity: 2 }], leftMinor: 760 },
+    ]);
+  });
+
+  it('a kit cheaper than its filter is bought all the same, and says what it leaves', async () => {
+    expect(await reasonsFor([need(0, 0, 0, 'filter')], 700)).toEqual([
+      { kitId: 'kit', isBought: true, kits: 1, left: [{ articleId: 'plug', quantity: 2 }], leftMinor: 760 },
+    ]);
+  });
+
+  it('kits that are used up leave nothing', async () => {
+    const all = [need(0, 0, 0, 'filter'), need(0, 0, 0, 'plug', 2)];
+    expect(await reasonsFor(all, 1300)).toEqual([
+      { kitId: 'kit', isBought: true, kits: 1, left: [], leftMinor: 0 },
+    ]);
+    expect(await reasonsFor([], 1300)).toEqual([]);
+  });
+});
