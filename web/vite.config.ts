@@ -26,14 +26,15 @@ export default defineConfig(({ mode }) => ({
       },
       injectManifest: {
         globPatterns: ['assets/*.{js,css,woff2}', 'icon.svg'],
-        // Charts weigh as much as all the rest, and can wait for a signal.
-        globIgnores: ['**/UseChart-*.js'],
+        // Charts and the solver weigh as much as all the rest, and can wait for a signal.
+        globIgnores: ['**/UseChart-*.js', '**/buyingWorker-*.js'],
       },
     }),
   ],
   resolve: {
     conditions: ['source', 'module', 'browser', mode === 'production' ? 'production' : 'development'],
   },
+  worker: { format: 'es' },
   build: { sourcemap: false, target: 'es2022', manifest: true },
   server: { host: '127.0.0.1', port: 5173, proxy: { '/api': 'http://127.0.0.1:8420' } },
 }));

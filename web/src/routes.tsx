@@ -86,6 +86,18 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./shelf/CountPage.js')).CountPage }),
               },
               {
+                path: 'shelf/buying',
+                lazy: async () => ({ Component: (await import('./buying/BuyingPage.js')).BuyingPage }),
+              },
+              {
+                path: 'shelf/orders',
+                lazy: async () => ({ Component: (await import('./buying/OrdersPage.js')).OrdersPage }),
+              },
+              {
+                path: 'shelf/suppliers',
+                lazy: async () => ({ Component: (await import('./buying/SuppliersPage.js')).SuppliersPage }),
+              },
+              {
                 path: 'shelf/months',
                 lazy: async () => ({ Component: (await import('./shelf/MonthsPage.js')).MonthsPage }),
               },

@@ -4,7 +4,8 @@ import helmet from 'helmet';
 
 const NOTHING_ELSE = [
   "default-src 'self'",
-  "script-src 'self'",
+  // The solver of What to buy is compiled for the browser.
+  "script-src 'self' 'wasm-unsafe-eval'",
   "style-src 'self'",
   "img-src 'self' data: blob:",
   "font-src 'self'",

@@ -156,6 +156,9 @@ export function ShelfPage() {
         {mayMove ? (
           <>
             <ScannerButton />
+            <Button component={Link} to="/shelf/buying">
+              What to buy
+            </Button>
             <Button component={Link} to="/shelf/months">
               What it is worth
             </Button>
