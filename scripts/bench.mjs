@@ -12,6 +12,7 @@ import { benchSheet } from './benchSheet.mjs';
 import { withFleet } from './benchFleet.mjs';
 import { benchStandstill, throughput } from './benchGate.mjs';
 import { benchLoads } from './benchLoads.mjs';
+import { benchBuying } from './benchBuying.mjs';
 import { benchField } from './benchField.mjs';
 import { benchToday } from './benchToday.mjs';
 import { startYugator, stopYugator } from './startYugator.mjs';
@@ -55,6 +56,7 @@ if (against) {
 if (!inUse.isQuick) process.exitCode = 1;
 if (!benchLoads(root)) process.exitCode = 1;
 if (!(await benchField(root))) process.exitCode = 1;
+if (!(await benchBuying(root))) process.exitCode = 1;
 const data = mkdtempSync(join(tmpdir(), 'yugator-bench-'));
 console.log(`  first start on no data, with the demonstration  ${seconds(await start(data))}`);
 const warm = [await start(data), await start(data), await start(data)].sort((a, b) => a - b);

@@ -1,4 +1,3 @@
-import type { Component, FitStanding } from '@yugator/core';
 import { Type } from 'class-transformer';
 import { IsInt, IsOptional, Max, Min } from 'class-validator';
 import type { ArticleKind, ArticleUnit } from '../shelf/article.dto.js';
@@ -20,17 +19,12 @@ export class ComingArticleDto {
   articleId!: string;
   /** pieces or litres */
   quantity!: number;
-  /** null where a line of a book names it */
-  standing!: FitStanding | null;
 }
 
 /** Work that is coming and takes something from the shelf: one of `articles`, the preferred first. */
 export class ComingWorkDto {
   machineId!: string;
   machineTag!: string;
-  itemName!: string;
-  /** null where a line of a book names the article */
-  component!: Component | null;
   /** civil dates: the 10 % point, expected, the 90 % point */
   earlyOn!: string | null;
   expectedOn!: string;

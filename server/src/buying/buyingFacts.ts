@@ -8,13 +8,14 @@ import type {
   ComingWorkDto,
 } from '@yugator/contracts';
 import { addDays, daysBetween, fittingChoices, replacedComponents, roundQuantity } from '@yugator/core';
-import type { CivilDate, ComingWork, Fit } from '@yugator/core';
+import type { CivilDate, ComingWork, Fit, FittingArticle } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { isCovered } from '../machine/warrantyOf.js';
 import { rulesOn } from '../machine/rulesOn.js';
 import { storedCardOrEmpty } from '../machine/storedCard.js';
 import { OfferRow, Order, OrderLine, Supplier } from '../models/buying.model.js';
 import { Article, FitRow, ItemArticleRow } from '../models/shelf.model.js';
+import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { partsByKit } from '../shelf/kitParts.js';
@@ -46,7 +47,6 @@ class MachineNeeds {
     const told = {
       machineId: machine.id,
       machineTag: machine.tag,
-      itemName: work.item.name,
       earlyOn: work.earlyOn,
       expectedOn: work.expectedOn,
       lateOn: work.lateOn,
@@ -56,27 +56,22 @@ class MachineNeeds {
     );
     const replaced = replacedComponents(beside.map(({ item }) => item));
     const choices = fittingChoices(work.item, replaced, this.fits, storedCardOrEmpty(machine.spec));
-    if (choices.length)
-      return choices.map(({ component, articles }) => ({
-        ...told,
-        component,
-        articles: this.allowed(articles),
-      }));
+    if (choices.length) return choices.map(({ articles }) => ({ ...told, articles: this.allowed(articles) }));
     return (this.lines.get(work.item.id) ?? []).map(({ articleId, quantity }) => ({
       ...told,
-      component: null,
-      articles: [{ articleId, quantity, standing: null }],
+      articles: [{ articleId, quantity }],
     }));
   }
 
   /** Where the house rule asks for the maker's own parts, those alone, if there are any. */
-  private allowed(articles: readonly ComingArticleDto[]): ComingArticleDto[] {
+  private allowed(articles: readonly FittingArticle[]): ComingArticleDto[] {
     const { machine, schedule } = this.scheduled;
     const rule = rulesOn(machine, this.site).parts;
     const wantsMakers =
       rule === 'maker' || (rule === 'makerInWarranty' && isCovered(machine, schedule.life, this.today));
     const originals = articles.filter(({ standing }) => standing === 'original');
-    return wantsMakers && originals.length ? originals : [...articles];
+    const left = wantsMakers && originals.length ? originals : articles;
+    return left.map(({ articleId, quantity }) => ({ articleId, quantity }));
   }
 }
 
@@ -145,19 +140,14 @@ export class BuyingFacts {
     const fitsByMachine = grouped(fits, ({ machineId }) => machineId);
     const linesByItem = grouped(lines, ({ itemId }) => itemId);
     const until = addDays(today, weeks * 7 - 1);
-    const works = machines.flatMap((scheduled) =>
-      new MachineNeeds(
-        scheduled,
-        fitsByMachine.get(scheduled.machine.id) ?? [],
-        linesByItem,
-        today,
-        site,
-      ).works(until),
-    );
+    const works = await mapGently(machines, (scheduled) => {
+      const own = fitsByMachine.get(scheduled.machine.id) ?? [];
+      return new MachineNeeds(scheduled, own, linesByItem, today, site).works(until);
+    });
     return {
       today,
       weeks,
-      works,
+      works: works.flat(),
       articles: articles.map((article): BoughtArticleDto => {
         const { id, name, kind, unit, priceMinor, leastOnHand, retiredAt } = article;
         return {

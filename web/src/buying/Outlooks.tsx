@@ -1,10 +1,12 @@
+import Button from '@mui/material/Button';
 import type { ArrivalDto, BoughtArticleDto, BuyingFactsDto } from '@yugator/contracts';
 import { civilDate, outlookOf, roundQuantity, weeklyDemand } from '@yugator/core';
 import type { Demand, Outlook } from '@yugator/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import table from '../page/table.module.css';
 import { useStockWords } from '../session/useStockWords.js';
 import { dayWords } from '../words/dates.js';
+import { countWords } from '../words/figures.js';
 import styles from './buying.module.css';
 
 interface Row {
@@ -126,7 +128,10 @@ function OrderBy({ row: { outlook, leadDays }, today }: { row: Row; today: strin
 export function Outlooks({ facts, sure }: { facts: BuyingFactsDto; sure: number }) {
   const stock = useStockWords();
   const rows = useMemo(() => outlookRows(facts, sure), [facts, sure]);
+  const [isAll, setAll] = useState(false);
   if (rows.length === 0) return null;
+  const pressing = rows.filter(({ outlook }) => outlook.shortOn !== null);
+  const enough = rows.length - pressing.length;
   return (
     <section aria-label="What will be taken" style={{ marginTop: 24 }}>
       <h2 style={{ marginBottom: 6 }}>What will be taken</h2>
@@ -149,7 +154,7 @@ export function Outlooks({ facts, sure }: { facts: BuyingFactsDto; sure: number 
             </tr>
           </thead>
           <tbody>
-            {rows.map((row) => {
+            {(isAll ? rows : pressing).map((row) => {
               const { article, outlook } = row;
               const toCome = article.arrivals.reduce((sum, { quantity }) => sum + quantity, 0);
               return (
@@ -187,6 +192,11 @@ export function Outlooks({ facts, sure }: { facts: BuyingFactsDto; sure: number 
           </tbody>
         </table>
       </div>
+      {enough > 0 && !isAll ? (
+        <Button variant="text" onClick={() => setAll(true)}>
+          And {countWords(enough, 'article')} of which there is enough
+        </Button>
+      ) : null}
     </section>
   );
 }

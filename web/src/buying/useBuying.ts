@@ -1,5 +1,6 @@
 import type { BuyingInstance, BuyingPlan, LockedPacks } from '@yugator/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { BuyingSaid } from './buyingWorker.js';
 import { startBuying } from './startBuying.js';
 
 /** How far the reckoning is. */
@@ -14,23 +15,31 @@ export type Buying =
       readonly kits: BuyingPlan | null;
     };
 
+function buyingOf(said: BuyingSaid): Buying {
+  if (said.kind === 'better') return { state: 'reckoning', best: said.costMinor };
+  if (said.kind === 'failed' || said.plan === null) return { state: 'failed' };
+  return { state: 'done', plan: said.plan, loose: said.loose, kits: said.kits };
+}
+
 /** What to buy, reckoned in a worker; anew whenever what it follows from changes. `stop` ends it, `again` begins it anew. */
 export function useBuying(instance: BuyingInstance, locked: LockedPacks) {
-  const [buying, setBuying] = useState<Buying>({ state: 'reckoning', best: null });
   const [run, setRun] = useState(0);
-  const [stop, setStop] = useState<() => void>(() => () => undefined);
+  const ask = useMemo(() => ({ instance, locked, run }), [instance, locked, run]);
+  // What was heard of an older question is no answer to this one.
+  const [heard, setHeard] = useState<{ readonly of: object; readonly buying: Buying } | null>(null);
+  const end = useRef<() => void>(() => undefined);
   useEffect(() => {
-    setBuying({ state: 'reckoning', best: null });
-    const end = startBuying({ instance, locked }, (said) => {
-      if (said.kind === 'better') setBuying({ state: 'reckoning', best: said.costMinor });
-      else if (said.kind === 'failed' || said.plan === null) setBuying({ state: 'failed' });
-      else setBuying({ state: 'done', plan: said.plan, loose: said.loose, kits: said.kits });
-    });
-    setStop(() => () => {
-      end();
-      setBuying({ state: 'stopped' });
-    });
-    return end;
-  }, [instance, locked, run]);
-  return { buying, stop, again: () => setRun((before) => before + 1) };
+    const stop = startBuying(ask, (said) => setHeard({ of: ask, buying: buyingOf(said) }));
+    end.current = stop;
+    return stop;
+  }, [ask]);
+  const buying: Buying = heard?.of === ask ? heard.buying : { state: 'reckoning', best: null };
+  return {
+    buying,
+    stop: () => {
+      end.current();
+      setHeard({ of: ask, buying: { state: 'stopped' } });
+    },
+    again: () => setRun((before) => before + 1),
+  };
 }

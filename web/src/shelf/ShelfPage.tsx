@@ -19,7 +19,6 @@ import { EditArticle } from './EditArticle.js';
 import { found } from './foundArticles.js';
 import { Movements } from './Movements.js';
 import { NewArticle } from './NewArticle.js';
-import styles from './shelf.module.css';
 import { shelfQueries } from './shelfQueries.js';
 import { StockAct } from './StockAct.js';
 import { StockMark, STOCK_WORDS } from './StockMark.js';
@@ -59,12 +58,12 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
             {article.contents.map((part) => articleWords(part, site.unitSystem)).join(', ')}
           </div>
         ) : null}
+        {containers ? <div className="soft">{containers}</div> : null}
         {article.state === 'beyond' ? <div>More was used than ever came in: count what is there.</div> : null}
         <Movements article={article} />
       </td>
       <td className={table.number} data-label="On hand:">
         {stock(article.onHand, article.unit)}
-        {containers ? <div className={styles.containers}>{containers}</div> : null}
       </td>
       <td className={table.number} data-label="Least wanted:">
         {stock(article.leastOnHand, article.unit)}
