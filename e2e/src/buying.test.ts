@@ -26,7 +26,9 @@ describe('buying', () => {
     await sees(page, /A kit wherever there is one: £[\d,.]+/);
     expect(await violations(page)).toEqual([]);
     // Settled to none, the oil is bought no more, and all else is reckoned anew around that.
-    const field = await page.waitForSelector('::-p-aria([name="Packs of Coolant, ready mixed"][role="textbox"])');
+    const field = await page.waitForSelector(
+      '::-p-aria([name="Packs of Coolant, ready mixed"][role="textbox"])',
+    );
     await field?.click({ count: 3 });
     await field?.type('0\n');
     await sees(page, 'Settled that none is bought:');

@@ -1,33 +1,16 @@
-import { ArrayNotEmpty, IsBoolean, IsInt, IsNumber, Max, Min } from 'class-validator';
+import { ArrayNotEmpty, IsBoolean, IsInt, Max, Min } from 'class-validator';
 import { IsCivilDay, IsId, IsText, Parts, Unique } from '../rules/index.js';
 import type { ArticleUnit } from '../shelf/article.dto.js';
+import { SoldDto } from './sold.dto.js';
 
 const PACKS = 'Give the packs as a whole number from 1 to 10,000, or take the line out.';
 
 /** So many packs of an article. */
-export class OrderLineFieldsDto {
-  @IsId({ message: 'Choose an article from the shelf.' })
-  articleId!: string;
-
-  @IsText({ most: 40, message: "Keep the supplier's number within 40 letters." })
-  number!: string;
-
-  /** pieces or litres in one */
-  @Min(0.001, { message: 'Type what one pack holds, more than 0.' })
-  @Max(10_000, { message: 'Keep what one pack holds within 10,000.' })
-  @IsNumber({ maxDecimalPlaces: 3 }, { message: 'Type what one pack holds, as a number.' })
-  pack!: number;
-
+export class OrderLineFieldsDto extends SoldDto {
   @Min(1, { message: PACKS })
   @Max(10_000, { message: PACKS })
   @IsInt({ message: PACKS })
   packs!: number;
-
-  /** of one pack, in minor units */
-  @Min(0, { message: 'A price cannot be below 0.' })
-  @Max(100_000_000, { message: 'Keep the price within 1,000,000.' })
-  @IsInt({ message: 'Give the price in whole cents.' })
-  priceMinor!: number;
 }
 
 /** What was ordered from a supplier. */

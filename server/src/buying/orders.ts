@@ -1,12 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type {
-  ArriveDto,
-  CreateOrderDto,
-  FieldFaultDto,
-  OrderDto,
-  OrderLineFieldsDto,
-  UpdateOrderDto,
-} from '@yugator/contracts';
+import type { ArriveDto, CreateOrderDto, FieldFaultDto, OrderDto, UpdateOrderDto } from '@yugator/contracts';
 import { roundQuantity } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -17,6 +10,7 @@ import { namesById } from '../people/namesById.js';
 import { fault, fieldProblem, notFound, Problem, stale } from '../problem/problem.js';
 import { Ledger } from '../shelf/ledger.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { packFaults } from './packFaults.js';
 
 const ORDERS_SHOWN = 100;
 
@@ -46,19 +40,6 @@ function toOrderDto(order: Order, names: ReadonlyMap<string, string>): OrderDto 
         unit: article?.unit ?? ('piece' as const),
       })),
   };
-}
-
-async function lineFaults(lines: readonly OrderLineFieldsDto[]): Promise<FieldFaultDto[]> {
-  const articles = await Article.findAll({ where: { id: lines.map(({ articleId }) => articleId) } });
-  const byId = new Map(articles.map((article) => [article.id, article]));
-  return lines.flatMap(({ articleId, pack }, at) => {
-    const article = byId.get(articleId);
-    if (!article)
-      return [fault(`/lines/${at}/articleId`, 'unknown', 'This article is no longer on the shelf.')];
-    return article.unit === 'piece' && !Number.isInteger(pack)
-      ? [fault(`/lines/${at}/pack`, 'notWhole', 'Pieces are whole: type a whole number.')]
-      : [];
-  });
 }
 
 /** What speaks against what is said to have arrived of an order. */
@@ -109,7 +90,7 @@ export class Orders {
       const supplier = await Supplier.findByPk(fields.supplierId);
       if (!supplier)
         throw fieldProblem(fault('/supplierId', 'unknown', 'This supplier is not known. Choose another.'));
-      const faults = await lineFaults(fields.lines);
+      const faults = await packFaults(fields.lines, '/lines');
       if (fields.expectedOn < today)
         faults.push(fault('/expectedOn', 'past', 'That day is past. Give the day on which it is expected.'));
       if (faults.length) throw fieldProblem(...faults);

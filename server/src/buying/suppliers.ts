@@ -1,11 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type {
-  CreateSupplierDto,
-  FieldFaultDto,
-  OfferFieldsDto,
-  SupplierDto,
-  UpdateSupplierDto,
-} from '@yugator/contracts';
+import type { CreateSupplierDto, FieldFaultDto, SupplierDto, UpdateSupplierDto } from '@yugator/contracts';
 import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
@@ -13,6 +7,7 @@ import { UnitOfWork } from '../database/unitOfWork.js';
 import { OfferRow, Supplier } from '../models/buying.model.js';
 import { Article } from '../models/shelf.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
+import { packFaults } from './packFaults.js';
 
 function toSupplierDto(supplier: Supplier): SupplierDto {
   const { id, name, leadDays, carriageMinor, freeFromMinor, note, version, offers = [] } = supplier;
@@ -42,19 +37,6 @@ function toSupplierDto(supplier: Supplier): SupplierDto {
 async function nameFaults(name: string, id: string | null): Promise<FieldFaultDto[]> {
   const other = await Supplier.findOne({ where: { name, id: { [Op.ne]: id ?? '' } } });
   return other ? [fault('/name', 'taken', 'There is already a supplier of this name.')] : [];
-}
-
-async function offerFaults(offers: readonly OfferFieldsDto[]): Promise<FieldFaultDto[]> {
-  const articles = await Article.findAll({ where: { id: offers.map(({ articleId }) => articleId) } });
-  const byId = new Map(articles.map((article) => [article.id, article]));
-  return offers.flatMap(({ articleId, pack }, at) => {
-    const article = byId.get(articleId);
-    if (!article)
-      return [fault(`/offers/${at}/articleId`, 'unknown', 'This article is no longer on the shelf.')];
-    return article.unit === 'piece' && !Number.isInteger(pack)
-      ? [fault(`/offers/${at}/pack`, 'notWhole', 'Pieces are whole: type a whole number.')]
-      : [];
-  });
 }
 
 /** Where things are bought, in what packs, at what price. */
@@ -99,7 +81,7 @@ export class Suppliers {
       const supplier = await Supplier.findByPk(id, { lock: true });
       if (!supplier) throw notFound('supplier');
       if (supplier.version !== version) throw stale('supplier', await this.get(id));
-      const faults = [...(await nameFaults(columns.name, id)), ...(await offerFaults(offers))];
+      const faults = [...(await nameFaults(columns.name, id)), ...(await packFaults(offers, '/offers'))];
       if (faults.length) throw fieldProblem(...faults);
       const { name, leadDays, carriageMinor, freeFromMinor, note } = columns;
       const retiredAt = isRetired ? (supplier.retiredAt ?? new Date(this.clock.now())) : null;
