@@ -52,6 +52,7 @@ export * from './session/session.dto.js';
 export * from './session/shed.dto.js';
 export * from './buying/buyingFacts.dto.js';
 export * from './buying/order.dto.js';
+export * from './buying/partsUsed.dto.js';
 export * from './buying/sold.dto.js';
 export * from './buying/supplier.dto.js';
 export * from './shelf/article.dto.js';

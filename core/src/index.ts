@@ -56,6 +56,7 @@ export * from './shelf/lots.js';
 export * from './shelf/containers.js';
 export * from './shelf/movementKinds.js';
 export * from './shelf/months.js';
+export * from './shelf/used.js';
 export * from './shelf/demand.js';
 export * from './shelf/buying/instance.js';
 export * from './shelf/buying/plan.js';

@@ -167,12 +167,16 @@ describe('whatever the machine', () => {
           ]),
         );
         const other = { ...facts, readings: [...facts.readings].reverse(), history: reversed };
-        expect(scheduleOf({ ...machine, facts: other })).toEqual({
-          ...scheduleOf(machine),
+        const [as, reordered] = [scheduleOf(machine), scheduleOf({ ...machine, facts: other })];
+        expect(reordered).toEqual({
+          ...as,
           plan: expect.anything(),
           usage: expect.anything(),
           meters: expect.anything(),
+          comingUntil: expect.anything(),
         });
+        const inAYear = addDays(today, 365);
+        expect(reordered.comingUntil(inAYear)).toEqual(as.comingUntil(inAYear));
         const extra = new Map(facts.history);
         for (const { id } of facts.items) {
           const own = extra.get(id) ?? { completions: [], declared: [] };

@@ -7,16 +7,18 @@ import {
   CreateOrderDto,
   CreateSupplierDto,
   OrderDto,
+  PartsUsedDto,
   SupplierDto,
   UpdateOrderDto,
   UpdateSupplierDto,
 } from '@yugator/contracts';
 import { IdOf } from '../gate/idParam.js';
 import { Person } from '../models/person.model.js';
-import { Allow } from '../session/allow.js';
+import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { BuyingFacts } from './buyingFacts.js';
 import { Orders } from './orders.js';
+import { PartsUsed } from './partsUsed.js';
 import { Suppliers } from './suppliers.js';
 
 @ApiTags('buying')
@@ -26,6 +28,7 @@ export class BuyingController {
     private readonly facts: BuyingFacts,
     private readonly suppliers: Suppliers,
     private readonly orders: Orders,
+    private readonly used: PartsUsed,
   ) {}
 
   @ApiOperation({
@@ -36,6 +39,14 @@ export class BuyingController {
   @Get('buying')
   read(@Query() { weeks }: BuyingQueryDto): Promise<BuyingFactsDto> {
     return this.facts.read(weeks);
+  }
+
+  @ApiOperation({ summary: 'Which kits and parts a machine takes in a year, and took' })
+  @ApiOkResponse({ type: PartsUsedDto })
+  @ForEveryRole()
+  @Get('machines/:id/parts-used')
+  partsUsed(@Param('id', IdOf('machine')) id: string): Promise<PartsUsedDto> {
+    return this.used.of(id);
   }
 
   @ApiOperation({ summary: 'Suppliers and what they sell' })

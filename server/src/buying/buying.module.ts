@@ -4,12 +4,13 @@ import { ShelfModule } from '../shelf/shelf.module.js';
 import { BuyingController } from './buying.controller.js';
 import { BuyingFacts } from './buyingFacts.js';
 import { Orders } from './orders.js';
+import { PartsUsed } from './partsUsed.js';
 import { Suppliers } from './suppliers.js';
 
 /** Where things are bought, what was ordered, and what the fleet will take. */
 @Module({
   imports: [ScheduleModule, ShelfModule],
   controllers: [BuyingController],
-  providers: [BuyingFacts, Orders, Suppliers],
+  providers: [BuyingFacts, Orders, PartsUsed, Suppliers],
 })
 export class BuyingModule {}

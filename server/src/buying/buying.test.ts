@@ -3,14 +3,17 @@ import type {
   BuyingFactsDto,
   CreateOrderDto,
   OrderDto,
+  PartsUsedDto,
   SupplierDto,
   UpdateSupplierDto,
 } from '@yugator/contracts';
 import { faultsOf, fitActs } from '../testing/fitActs.js';
 import type { Refused } from '../testing/fitActs.js';
+import { jobActs } from '../testing/jobActs.js';
 import { yardOfFile } from '../testing/testApp.js';
 
 const yard = yardOfFile('Europe/London');
+const { ready, signOff } = jobActs(() => yard);
 const { article, filter: filterOf, fit, say } = fitActs(() => yard);
 
 const PLAIN = { leadDays: 3, carriageMinor: 650, freeFromMinor: 15_000, note: '' };
@@ -189,5 +192,44 @@ describe('what is coming', () => {
   it('is read by who buys alone, 4 to 52 weeks ahead', async () => {
     expect((await yard.ask('GET', '/api/buying?weeks=3')).status).toBe(422);
     expect((await yard.ask('GET', '/api/buying', { as: 'operator' })).status).toBe(403);
+  });
+});
+
+describe('the parts that a machine takes and took', () => {
+  it('are told by year with the hours run, kits and what they left, and by what is coming', async () => {
+    const plug = await article({ name: 'Plug', priceMinor: 380 });
+    const filter = await filterOf('Filter');
+    const kit = (await yard.ask<ArticleDto[]>('GET', '/api/articles')).body.find(
+      ({ id }) => id === yard.crew.kit,
+    );
+    const held = await yard.ask('PUT', `/api/articles/${yard.crew.kit}`, {
+      body: {
+        name: kit?.name,
+        leastOnHand: kit?.leastOnHand,
+        priceMinor: kit?.priceMinor,
+        version: kit?.version,
+        contents: [{ articleId: plug, quantity: 2 }],
+      },
+    });
+    expect(held.status).toBe(200);
+    await say(yard.crew.machine, [fit('engineOilFilter', filter)]);
+    const draws = [{ articleId: yard.crew.kit, quantity: 1, left: [{ articleId: plug, quantity: 1 }] }];
+    const job = await ready();
+    expect((await signOff(job, { draws, shown: 61.5 })).status).toBe(201);
+    const { body } = await yard.ask<PartsUsedDto>('GET', `/api/machines/${yard.crew.machine}/parts-used`, {
+      as: 'viewer',
+    });
+    const [year] = body.years;
+    expect(year).toMatchObject({ year: 2027, costMinor: 1445 });
+    expect(year?.lines).toMatchObject([
+      { name: 'Oil change kit', kind: 'kit', drawn: 1, left: 0, costMinor: 2890 },
+      { name: 'Plug', kind: 'part', drawn: 0, left: 1, costMinor: -1445 },
+    ]);
+    expect(year?.hours).toBeGreaterThan(0);
+    expect(body.takes).toMatchObject([{ name: 'Filter', unit: 'piece' }]);
+    // A record that is voided counts no more.
+    await yard.ask('POST', `/api/records/${job.id}/void`, { body: { reason: 'Another machine' } });
+    const after = await yard.ask<PartsUsedDto>('GET', `/api/machines/${yard.crew.machine}/parts-used`);
+    expect(after.body.years).toEqual([]);
   });
 });

@@ -100,6 +100,36 @@ describe('what goes away', () => {
   });
 });
 
+describe('what went out beyond the stock', () => {
+  it('is covered little by little, loses nothing of what it took before, and gives all of it back', async () => {
+    const plug = await article({ name: 'Plug', priceMinor: 300 });
+    await act(plug, { kind: 'received', quantity: 1 });
+    const { body } = await signOff(await ready(), { draws: [{ articleId: plug, quantity: 4 }] });
+    for (const priceMinor of [310, 320]) await act(plug, { kind: 'received', quantity: 1, priceMinor });
+    const takes = async () =>
+      (await TakeRow.findAll({ order: ['n'] })).map(({ quantity, costMinor, lotMinor, lotId }) => [
+        quantity,
+        costMinor,
+        lotMinor,
+        lotId !== null,
+      ]);
+    expect(await takes()).toEqual([
+      [1, 300, 300, true],
+      [1, 300, 310, true],
+      [1, 300, 320, true],
+      [1, 300, 0, false],
+    ]);
+    expect(await read(plug)).toMatchObject({ onHand: -1, lots: [] });
+    await yard.ask('POST', `/api/records/${body.id}/void`, { body: { reason: 'Another machine' } });
+    expect(await takes()).toEqual([]);
+    expect((await read(plug))?.lots.map(({ left, leftMinor }) => [left, leftMinor])).toEqual([
+      [1, 300],
+      [1, 310],
+      [1, 320],
+    ]);
+  });
+});
+
 describe('two who draw the last of it', () => {
   it('one gets it, and the other is told, may draw all the same, and the shelf asks for a count', async () => {
     const last = await article({ name: 'Last filter', priceMinor: 700 });

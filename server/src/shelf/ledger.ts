@@ -158,7 +158,7 @@ export class Ledger {
     );
     await lockArticles(articleIds);
     const movements = await Movement.findAll({ where });
-    const book = await StockBook.read([...new Set(articleIds)]);
+    const book = await StockBook.read([...new Set(articleIds)], 'whole');
     for (const movement of movements) book.void(movement);
     await Movement.update({ voidedAt: new Date(this.clock.now()) }, { where });
     await book.write();

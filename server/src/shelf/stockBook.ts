@@ -1,24 +1,41 @@
 import { comeIn, costOf, NO_STOCK, stockOnHand, takeOut, voidIn, voidOut } from '@yugator/core';
 import type { Stock, Take } from '@yugator/core';
+import { Op } from 'sequelize';
 import { grouped } from '../database/grouped.js';
 import { Movement, TakeRow } from '../models/shelf.model.js';
 
+/** Of what is used up, and what is covered, nothing changes unless a movement is voided: years of it need not be read. */
+type Depth = 'open' | 'whole';
+
 /** Lots in the order in which they came in, by article. */
-async function lotsOf(articleIds: readonly string[]): Promise<ReadonlyMap<string, Movement[]>> {
+async function lotsOf(articleIds: readonly string[], depth: Depth): Promise<ReadonlyMap<string, Movement[]>> {
   const rows = await Movement.findAll({
-    where: { articleId: [...articleIds], voidedAt: null },
+    where: {
+      articleId: [...articleIds],
+      voidedAt: null,
+      leftQuantity: depth === 'open' ? { [Op.gt]: 0 } : { [Op.ne]: null },
+    },
     attributes: ['id', 'articleId', 'leftQuantity', 'leftMinor'],
     order: ['movedAt', 'id'],
   });
-  return grouped(
-    rows.filter(({ leftQuantity }) => leftQuantity !== null),
-    ({ articleId }) => articleId,
-  );
+  return grouped(rows, ({ articleId }) => articleId);
 }
 
-/** What went out, in the order in which it did, by article. */
-async function takesOf(articleIds: readonly string[]): Promise<ReadonlyMap<string, TakeRow[]>> {
+/** Movements of which something waits for stock. */
+async function waitingIds(articleIds: readonly string[]): Promise<string[]> {
+  const waiting = await TakeRow.findAll({
+    where: { lotId: null },
+    include: [{ model: Movement, where: { articleId: [...articleIds] }, attributes: [] }],
+    attributes: ['movementId'],
+    raw: true,
+  });
+  return waiting.map(({ movementId }) => movementId);
+}
+
+/** What went out, in the order in which it did, by article; each movement with all that it took. */
+async function takesOf(articleIds: readonly string[], depth: Depth): Promise<ReadonlyMap<string, TakeRow[]>> {
   const rows = await TakeRow.findAll({
+    where: depth === 'open' ? { movementId: await waitingIds(articleIds) } : {},
     include: [
       { model: Movement, where: { articleId: [...articleIds] }, attributes: ['articleId', 'movedAt'] },
     ],
@@ -43,8 +60,9 @@ export class StockBook {
     private readonly now: Map<string, Stock>,
   ) {}
 
-  static async read(articleIds: readonly string[]): Promise<StockBook> {
-    const [lots, takes] = await Promise.all([lotsOf(articleIds), takesOf(articleIds)]);
+  /** The open lots of some articles, and what waits for stock; all there ever was where movements are to be voided. */
+  static async read(articleIds: readonly string[], depth: Depth = 'open'): Promise<StockBook> {
+    const [lots, takes] = await Promise.all([lotsOf(articleIds, depth), takesOf(articleIds, depth)]);
     const stocks = articleIds.map((id) => {
       const own = (lots.get(id) ?? []).map((lot) => ({
         id: lot.id,
@@ -76,7 +94,7 @@ export class StockBook {
     return costOf(after, movementId);
   }
 
-  /** A movement counts no longer. */
+  /** A movement counts no longer; the book is to be read whole. */
   void({ articleId, id, quantity }: Pick<Movement, 'articleId' | 'id' | 'quantity'>): void {
     const stock = this.of(articleId);
     this.now.set(articleId, quantity > 0 ? voidIn(stock, id) : voidOut(stock, id));

@@ -91,6 +91,9 @@ function Plan({ facts, sure }: { facts: BuyingFactsDto; sure: number }) {
             : 'Take back what you settled, or look fewer weeks ahead; what runs out stands below all the same.'}
         </p>
         <Button onClick={again}>Reckon again</Button>
+        {locked.size ? (
+          <Button onClick={() => setLocked(new Map())}>Take back all that was settled</Button>
+        ) : null}
       </Caution>
     );
   return (

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { BuyingFactsDto, OrderDto, SupplierDto } from '@yugator/contracts';
+import type { BuyingFactsDto, OrderDto, PartsUsedDto, SupplierDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const buyingQueries = {
@@ -7,6 +7,12 @@ export const buyingQueries = {
     queryOptions({
       queryKey: ['buying', weeks],
       queryFn: ({ signal }) => get<BuyingFactsDto>(`/buying?weeks=${weeks}`, signal),
+      meta: { subjects: ['shelf', 'jobs', 'readings', 'machines'] },
+    }),
+  partsUsed: (machineId: string) =>
+    queryOptions({
+      queryKey: ['machines', machineId, 'parts-used'],
+      queryFn: ({ signal }) => get<PartsUsedDto>(`/machines/${machineId}/parts-used`, signal),
       meta: { subjects: ['shelf', 'jobs', 'readings', 'machines'] },
     }),
   suppliers: () =>

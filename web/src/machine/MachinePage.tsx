@@ -26,6 +26,7 @@ const Details = lazy(async () => ({ default: (await import('./Details.js')).Deta
 const Milestones = lazy(async () => ({ default: (await import('../schedule/Milestones.js')).Milestones }));
 const SpecCard = lazy(async () => ({ default: (await import('./SpecCard.js')).SpecCard }));
 const Fits = lazy(async () => ({ default: (await import('./Fits.js')).Fits }));
+const PartsUsed = lazy(async () => ({ default: (await import('../buying/PartsUsed.js')).PartsUsed }));
 const Use = lazy(async () => ({ default: (await import('./Use.js')).Use }));
 
 const TABS = [
@@ -33,6 +34,7 @@ const TABS = [
   ['milestones', 'Milestones'],
   ['spec', 'Spec card'],
   ['fits', 'What fits'],
+  ['parts', 'Parts used'],
   ['use', 'Use'],
   ['readings', 'Readings'],
   ['record', 'Record'],
@@ -75,6 +77,8 @@ function TabPanel({ machine, tab }: { machine: MachineDetailDto; tab: string }) 
       return <SpecCard machine={machine} />;
     case 'fits':
       return <Fits machine={machine} />;
+    case 'parts':
+      return <PartsUsed machine={machine} />;
     case 'use':
       return <Use machine={machine} />;
     case 'readings':

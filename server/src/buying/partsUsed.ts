@@ -1,0 +1,100 @@
+import { Injectable } from '@nestjs/common';
+import type { PartsUsedDto, UsedLineDto } from '@yugator/contracts';
+import { addDays, civilDate, dayNumber, lifeAtDay, roundHours, takenUntil, usedByYear } from '@yugator/core';
+import type { CivilDate, UsedArticle, UsedDraw } from '@yugator/core';
+import { grouped } from '../database/grouped.js';
+import { Job } from '../models/job.model.js';
+import { Article, FitRow, ItemArticleRow, Movement } from '../models/shelf.model.js';
+import { notFound } from '../problem/problem.js';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { MachineNeeds } from './machineNeeds.js';
+
+const DAYS_AHEAD = 365;
+
+/** What the jobs of a machine drew and left. */
+async function drawsOf(machineId: string): Promise<UsedDraw[]> {
+  const jobs = await Job.findAll({
+    where: { machineId, state: 'signedOff' },
+    attributes: ['id', 'doneOn'],
+    raw: true,
+  });
+  const doneOn = new Map(jobs.map((job) => [job.id, job.doneOn]));
+  const movements = await Movement.findAll({
+    where: { jobId: jobs.map(({ id }) => id), voidedAt: null },
+    attributes: ['articleId', 'quantity', 'valueMinor', 'jobId'],
+    raw: true,
+  });
+  return movements.flatMap(({ articleId, quantity, valueMinor, jobId }) => {
+    const on = doneOn.get(jobId ?? '') ?? null;
+    const costMinor = 0 - valueMinor;
+    return on === null ? [] : [{ articleId, on: civilDate(on), quantity: 0 - quantity, costMinor }];
+  });
+}
+
+/** Engine hours run in a civil year, up to `today`. */
+function hoursIn({ schedule }: ScheduledMachine, year: number, today: CivilDate): number {
+  const before = civilDate(`${year - 1}-12-31`);
+  const last = civilDate(`${year}-12-31`);
+  const end = lifeAtDay(schedule.points, dayNumber(last < today ? last : today));
+  return roundHours(Math.max(0, end - lifeAtDay(schedule.points, dayNumber(before))));
+}
+
+/** Which kits and parts a machine takes in a year, and took. */
+@Injectable()
+export class PartsUsed {
+  constructor(
+    private readonly calendar: SiteCalendar,
+    private readonly schedule: FleetSchedule,
+  ) {}
+
+  async of(machineId: string): Promise<PartsUsedDto> {
+    const [scheduled, { site, today }, draws, fits, articles] = await Promise.all([
+      this.schedule.readOne(machineId),
+      this.calendar.read(),
+      drawsOf(machineId),
+      FitRow.findAll({ where: { machineId } }),
+      Article.findAll(),
+    ]);
+    if (!scheduled) throw notFound('machine');
+    const lines = await ItemArticleRow.findAll({
+      where: { itemId: scheduled.facts.items.map(({ id }) => id) },
+    });
+    const linesByItem = grouped(lines, ({ itemId }) => itemId);
+    const until = addDays(today, DAYS_AHEAD - 1);
+    const works = new MachineNeeds(scheduled, fits, linesByItem, today, site).works(until);
+    const known = new Map(articles.map((article) => [article.id, article]));
+    const coming = works.map((work) => ({ ...work, expectedOn: civilDate(work.expectedOn) }));
+    return {
+      until,
+      takes: takenUntil(coming, until).flatMap(({ articleId, quantity, times }) => {
+        const article = known.get(articleId);
+        if (!article) return [];
+        const { name, unit, number, place, priceMinor } = article;
+        const costMinor = Math.round(quantity * priceMinor);
+        return [{ articleId, name, unit, number: number ?? '', place, quantity, times, costMinor }];
+      }),
+      years: usedByYear(draws).map(({ year, used, costMinor }) => ({
+        year,
+        hours: hoursIn(scheduled, year, today),
+        lines: used.map((each) => this.line(each, known)),
+        costMinor,
+      })),
+    };
+  }
+
+  private line(used: UsedArticle, known: ReadonlyMap<string, Article>): UsedLineDto {
+    const { articleId, drawn, left, costMinor } = used;
+    const article = known.get(articleId);
+    return {
+      articleId,
+      name: article?.name ?? '',
+      kind: article?.kind ?? 'part',
+      unit: article?.unit ?? 'piece',
+      drawn,
+      left,
+      costMinor,
+    };
+  }
+}
