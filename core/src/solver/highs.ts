@@ -25,7 +25,7 @@ interface BetterFound {
 }
 
 interface HighsModel {
-  readonly options: { set(values: Readonly<Record<string, number | boolean>>): unknown };
+  readonly options: { set(values: Readonly<Record<string, number | boolean | string>>): unknown };
   readonly info: { get(name: string): number | bigint };
   run(hooks: Readonly<Record<number, (event: BetterFound) => void>>): unknown;
   getSolution(): { readonly colValue: Float64Array };
@@ -82,7 +82,14 @@ export function solveWithHighs(highs: HighsRuntime): SolveMip {
   return (mip: Mip, { gap, seconds }: Effort, onBetter) => {
     const model = highs.createModel(arraysOf(mip));
     try {
-      model.options.set({ output_flag: false, mip_rel_gap: gap, mip_abs_gap: 1e-6, time_limit: seconds });
+      // Of programs of this size, presolving takes longer than it saves (scripts/benchBuying.mjs).
+      model.options.set({
+        output_flag: false,
+        presolve: 'off',
+        mip_rel_gap: gap,
+        mip_abs_gap: 1e-6,
+        time_limit: seconds,
+      });
       model.run({
         [highs.constants.callbackType.mipImprovingSolution]: ({ data }) =>
           onBetter?.(data.mip_primal_bound ?? Infinity, data.mip_dual_bound ?? -Infinity),
