@@ -63,26 +63,14 @@ function Plan({ facts, sure }: { facts: BuyingFactsDto; sure: number }) {
   const { site } = useSession();
   const [locked, setLocked] = useState<ReadonlyMap<string, number>>(new Map());
   const instance = useMemo(() => buyingInstance(factsOf(facts), sure), [facts, sure]);
-  const { buying, stop, again } = useBuying(instance, locked);
+  const { buying, last, stop, again } = useBuying(instance, locked);
   const lock = (offerId: string, packs: number | null) => {
     const next = new Map(locked);
     if (packs === null) next.delete(offerId);
     else next.set(offerId, packs);
     setLocked(next);
   };
-  if (buying.state === 'reckoning')
-    return (
-      <div className={form_.acts} role="status" aria-label="Reckoning">
-        <span>
-          Reckoning what costs least for {countWords(instance.services.length, 'service')} …
-          {buying.best === null ? '' : ` So far ${moneyWords(Math.round(buying.best), site.currency)}.`}
-        </span>
-        <Button size="small" onClick={stop}>
-          Stop
-        </Button>
-      </div>
-    );
-  if (buying.state !== 'done')
+  if (buying.state === 'stopped' || buying.state === 'failed')
     return (
       <Caution title={buying.state === 'stopped' ? 'Stopped' : 'It could not be reckoned'}>
         <p>
@@ -96,10 +84,27 @@ function Plan({ facts, sure }: { facts: BuyingFactsDto; sure: number }) {
         ) : null}
       </Caution>
     );
+  const isReckoning = buying.state === 'reckoning';
+  const shown = isReckoning ? last : buying;
   return (
     <>
-      <PlanSums buying={buying} facts={facts} instance={instance} />
-      <PlanLines plan={buying.plan} facts={facts} locked={locked} onLock={lock} />
+      {isReckoning ? (
+        <div className={form_.acts} role="status" aria-label="Reckoning" style={{ marginBottom: 12 }}>
+          <span>
+            Reckoning what costs least for {countWords(instance.services.length, 'service')} …
+            {buying.best === null ? '' : ` So far ${moneyWords(Math.round(buying.best), site.currency)}.`}
+          </span>
+          <Button size="small" onClick={stop}>
+            Stop
+          </Button>
+        </div>
+      ) : null}
+      {shown ? (
+        <div aria-busy={isReckoning} className={isReckoning ? styles.old : undefined}>
+          <PlanSums buying={shown} facts={facts} instance={instance} />
+          <PlanLines plan={shown.plan} facts={facts} locked={locked} onLock={lock} isOld={isReckoning} />
+        </div>
+      ) : null}
     </>
   );
 }

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import type { BoughtArticleDto, BoughtFromDto, BuyingFactsDto } from '@yugator/contracts';
+import type { BoughtArticleDto, BoughtFromDto, BuyingFactsDto, ComingWorkDto } from '@yugator/contracts';
 import { offerId } from '@yugator/core';
 import type { BuyingLine, BuyingPlan, LockedPacks } from '@yugator/core';
 import { useState } from 'react';
@@ -19,6 +19,8 @@ interface Props {
   readonly facts: BuyingFactsDto;
   readonly locked: LockedPacks;
   readonly onLock: (offerId: string, packs: number | null) => void;
+  /** it is being reckoned anew: nothing of this is ordered */
+  readonly isOld: boolean;
 }
 
 /** The packs of a line: typed over, they are settled, and all else is reckoned anew around them. */
@@ -68,15 +70,14 @@ function Packs({
   );
 }
 
-/** For which machines an article is first needed. */
-function forWhom({ works }: BuyingFactsDto, article: BoughtArticleDto | undefined): string[] {
+/** Works for which an article is needed, the first of each machine, in the order in which they come. */
+function forWhom({ works }: BuyingFactsDto, article: BoughtArticleDto | undefined): ComingWorkDto[] {
   const wanted = new Set([article?.id, ...(article?.contents ?? []).map(({ articleId }) => articleId)]);
-  const own = works
-    .filter(({ articles }) => articles.some(({ articleId }) => wanted.has(articleId)))
-    .sort((a, b) => a.expectedOn.localeCompare(b.expectedOn));
-  return [...new Map(own.map((work) => [work.machineTag, work])).values()].map(
-    ({ machineTag, expectedOn }) => `${machineTag} ${expectedOn}`,
-  );
+  const firsts = new Map<string, ComingWorkDto>();
+  for (const work of works.toSorted((a, b) => a.expectedOn.localeCompare(b.expectedOn)))
+    if (!firsts.has(work.machineId) && work.articles.some(({ articleId }) => wanted.has(articleId)))
+      firsts.set(work.machineId, work);
+  return [...firsts.values()];
 }
 
 const NAMED = 3;
@@ -100,10 +101,9 @@ function Line({
   const name = article?.name ?? '';
   const unit = article?.unit ?? 'piece';
   const machines = forWhom(facts, article);
-  const said = machines.slice(0, NAMED).map((each) => {
-    const [tag = '', on = ''] = each.split(' ');
-    return `${tag} about ${dayWords(on, facts.today)}`;
-  });
+  const said = machines
+    .slice(0, NAMED)
+    .map(({ machineTag, expectedOn }) => `${machineTag} about ${dayWords(expectedOn, facts.today)}`);
   const more = machines.length - said.length;
   return (
     <tr>
@@ -152,12 +152,14 @@ function FromOne({
           carriage
           {supplier.leadDays ? `, here in ${supplier.leadDays} days` : ', here today'}
         </span>
-        <MarkOrdered
-          supplier={supplier}
-          lines={lines}
-          carriageMinor={isFree ? 0 : carriageMinor}
-          today={rest.facts.today}
-        />
+        {rest.isOld ? null : (
+          <MarkOrdered
+            supplier={supplier}
+            lines={lines}
+            carriageMinor={isFree ? 0 : carriageMinor}
+            today={rest.facts.today}
+          />
+        )}
       </div>
       <table className={table.table}>
         <thead>
@@ -188,7 +190,7 @@ function FromOne({
 }
 
 /** What the lead has settled that nothing is bought of. */
-function LeftOut({ facts, locked, onLock }: Omit<Props, 'plan'>) {
+function LeftOut({ facts, locked, onLock }: Omit<Props, 'plan' | 'isOld'>) {
   const none = facts.suppliers.flatMap((supplier) =>
     supplier.offers.flatMap((offer) => {
       const id = offerId(supplier.id, offer);

@@ -5,10 +5,10 @@ import { useSession } from '../session/useSession.js';
 import { useStockWords } from '../session/useStockWords.js';
 import { countWords, moneyWords } from '../words/figures.js';
 import styles from './buying.module.css';
-import type { Buying } from './useBuying.js';
+import type { Reckoned } from './useBuying.js';
 
 interface Props {
-  readonly buying: Extract<Buying, { state: 'done' }>;
+  readonly buying: Reckoned;
   readonly facts: BuyingFactsDto;
   readonly instance: BuyingInstance;
 }
