@@ -19,12 +19,20 @@ describe('buying', () => {
   it('is reckoned in the browser while the page stays quick, and beside it stands what kits or loose parts alone cost', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
     await signIn(page, shed.yugator.address, 'Marit Osgood');
+    const policies = new Map<string, string>();
+    page.on('response', (response) => {
+      const [name = ''] = /buyingWorker|shelf\/buying$/.exec(response.url()) ?? [];
+      if (name) policies.set(name, response.headers()['content-security-policy'] ?? '');
+    });
     await page.goto(`${shed.yugator.address}/shelf/buying`);
     await sees(page, 'What will be taken');
     await sees(page, /Covers \d+ services/);
     await sees(page, /Loose parts alone: £[\d,.]+/);
     await sees(page, /A kit wherever there is one: £[\d,.]+/);
     expect(await violations(page)).toEqual([]);
+    // The worker alone may compile its solver; the page may not.
+    expect(policies.get('buyingWorker')).toContain("script-src 'self' 'wasm-unsafe-eval'");
+    expect(policies.get('shelf/buying')).not.toContain('eval');
     // Settled to none, the oil is bought no more, and all else is reckoned anew around that.
     const field = await page.waitForSelector(
       '::-p-aria([name="Packs of Coolant, ready mixed"][role="textbox"])',

@@ -4,8 +4,7 @@ import helmet from 'helmet';
 
 const NOTHING_ELSE = [
   "default-src 'self'",
-  // The solver of What to buy is compiled for the browser.
-  "script-src 'self' 'wasm-unsafe-eval'",
+  "script-src 'self'",
   "style-src 'self'",
   "img-src 'self' data: blob:",
   "font-src 'self'",
@@ -43,6 +42,12 @@ export const SECURITY_HEADERS: Readonly<Record<string, string>> = {
   'content-security-policy': NOTHING_ELSE.join('; '),
   'permissions-policy': PERMISSIONS,
 };
+
+/** The policy of the worker that solves: its solver is compiled in the browser (WebAssembly); no page may do so. */
+export const SOLVER_POLICY = NOTHING_ELSE.join('; ').replace(
+  "script-src 'self'",
+  "script-src 'self' 'wasm-unsafe-eval'",
+);
 
 /** The policy of the pages that describe the API: they bring styles of their own, and no script of theirs stands in the page. */
 export const DOCUMENTS_POLICY = NOTHING_ELSE.join('; ').replace(

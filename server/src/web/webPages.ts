@@ -4,13 +4,16 @@ import { join } from 'node:path';
 import fastifyStatic from '@fastify/static';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import type { FastifyReply, FastifyRequest } from 'fastify';
-import { pagePolicy } from '../gate/securityHeaders.js';
+import { pagePolicy, SOLVER_POLICY } from '../gate/securityHeaders.js';
 
 const NONCE = '__CSP_NONCE__';
 const YEAR_SECONDS = 365 * 86_400;
 
 /** What keeps its name when it changes: the worker that keeps the application on a device, and what it is called there. */
 const RENEWED = /[/\\](serviceWorker\.js|manifest\.webmanifest)(\.(br|gz))?$/;
+
+/** The worker that solves what to buy. */
+const SOLVER = /[/\\]buyingWorker-[\w-]+\.js(\.(br|gz))?$/;
 
 function wantsPage(request: FastifyRequest): boolean {
   return (
@@ -39,6 +42,7 @@ export async function serveWeb(app: NestFastifyApplication, folder: string): Pro
     immutable: true,
     setHeaders: (reply, path) => {
       if (RENEWED.test(path)) void reply.header('cache-control', 'no-cache');
+      if (SOLVER.test(path)) void reply.header('content-security-policy', SOLVER_POLICY);
     },
   });
   const send = (_request: FastifyRequest, reply: FastifyReply) => {
