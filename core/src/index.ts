@@ -62,6 +62,8 @@ export * from './shelf/buying/instance.js';
 export * from './shelf/buying/plan.js';
 export * from './shelf/buying/fromFacts.js';
 export * from './shelf/buying/explain.js';
+export * from './shelf/buying/outlooks.js';
+export * from './shelf/comingNeeds.js';
 export * from './solver/highs.js';
 export * from './solver/mip.js';
 export * from './names/reason.js';

@@ -148,10 +148,13 @@ function linesOf({ original, candidate }: SubstituteCase): TraitLine[] {
   return [];
 }
 
-/** Whether the house rule wants the maker's own here. */
-function wantsMakers({ machine, partsRule }: SubstituteCase): 'houseRuleWarranty' | 'houseRuleMaker' | null {
+/** Why the house rule wants the maker's own on a machine; null where it does not. */
+export function wantsMakers(
+  partsRule: HouseRules['parts'],
+  underWarranty: boolean,
+): 'houseRuleWarranty' | 'houseRuleMaker' | null {
   if (partsRule === 'maker') return 'houseRuleMaker';
-  return partsRule === 'makerInWarranty' && machine.underWarranty ? 'houseRuleWarranty' : null;
+  return partsRule === 'makerInWarranty' && underWarranty ? 'houseRuleWarranty' : null;
 }
 
 function isMakers({ makerNumbers }: Comparable, make: string): boolean {
@@ -172,7 +175,7 @@ export function judgeSubstitute(of: SubstituteCase): SubstituteJudgement {
     return { verdict: 'accept', reason: 'superseded', lines };
   if (sharesNumber(original.makerNumbers, candidate.makerNumbers))
     return { verdict: 'accept', reason: 'sameNumber', lines };
-  const rule = wantsMakers(of);
+  const rule = wantsMakers(of.partsRule, of.machine.underWarranty);
   if (rule && !isMakers(candidate, machine.make)) return { verdict: 'refuse', reason: rule, lines };
   if (lines.some(({ verdict }) => verdict === 'refuse'))
     return { verdict: 'refuse', reason: 'figuresRefuse', lines };

@@ -10,9 +10,10 @@ import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { partsByKit } from '../shelf/kitParts.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { MachineNeeds } from './machineNeeds.js';
+import { machineNeeds } from './machineNeeds.js';
 
 const WEEKS = 26;
+
 /** What was ordered and is to come, by article. A day that is past comes today. */
 async function arrivalsByArticle(today: CivilDate): Promise<ReadonlyMap<string, ArrivalDto[]>> {
   const lines = await OrderLine.findAll({
@@ -65,7 +66,8 @@ export class BuyingFacts {
   ) {}
 
   async read(weeks = WEEKS): Promise<BuyingFactsDto> {
-    const { site, today } = await this.calendar.read();
+    const siteNow = await this.calendar.read();
+    const { today } = siteNow;
     const [machines, articles, onHand, parts, arrivals, fits, lines] = await Promise.all([
       this.schedule.read(),
       Article.findAll({ order: ['name'] }),
@@ -79,8 +81,11 @@ export class BuyingFacts {
     const linesByItem = grouped(lines, ({ itemId }) => itemId);
     const until = addDays(today, weeks * 7 - 1);
     const works = await mapGently(machines, (scheduled) => {
-      const own = fitsByMachine.get(scheduled.machine.id) ?? [];
-      return new MachineNeeds(scheduled, own, linesByItem, today, site).works(until);
+      const { id: machineId, tag: machineTag } = scheduled.machine;
+      const ofLines = scheduled.facts.items.flatMap(({ id }) => linesByItem.get(id) ?? []);
+      return machineNeeds(scheduled, fitsByMachine.get(machineId) ?? [], ofLines, siteNow, until).map(
+        ({ articles: takes, ...dates }) => ({ machineId, machineTag, ...dates, articles: [...takes] }),
+      );
     });
     return {
       today,

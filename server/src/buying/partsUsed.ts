@@ -2,14 +2,13 @@ import { Injectable } from '@nestjs/common';
 import type { PartsUsedDto, UsedLineDto } from '@yugator/contracts';
 import { addDays, civilDate, dayNumber, lifeAtDay, roundHours, takenUntil, usedByYear } from '@yugator/core';
 import type { CivilDate, UsedArticle, UsedDraw } from '@yugator/core';
-import { grouped } from '../database/grouped.js';
 import { Job } from '../models/job.model.js';
 import { Article, FitRow, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { notFound } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { MachineNeeds } from './machineNeeds.js';
+import { machineNeeds } from './machineNeeds.js';
 
 const DAYS_AHEAD = 365;
 
@@ -50,7 +49,7 @@ export class PartsUsed {
   ) {}
 
   async of(machineId: string): Promise<PartsUsedDto> {
-    const [scheduled, { site, today }, draws, fits, articles] = await Promise.all([
+    const [scheduled, siteNow, draws, fits, articles] = await Promise.all([
       this.schedule.readOne(machineId),
       this.calendar.read(),
       drawsOf(machineId),
@@ -61,14 +60,13 @@ export class PartsUsed {
     const lines = await ItemArticleRow.findAll({
       where: { itemId: scheduled.facts.items.map(({ id }) => id) },
     });
-    const linesByItem = grouped(lines, ({ itemId }) => itemId);
+    const { today } = siteNow;
     const until = addDays(today, DAYS_AHEAD - 1);
-    const works = new MachineNeeds(scheduled, fits, linesByItem, today, site).works(until);
+    const works = machineNeeds(scheduled, fits, lines, siteNow, until);
     const known = new Map(articles.map((article) => [article.id, article]));
-    const coming = works.map((work) => ({ ...work, expectedOn: civilDate(work.expectedOn) }));
     return {
       until,
-      takes: takenUntil(coming, until).flatMap(({ articleId, quantity, times }) => {
+      takes: takenUntil(works, until).flatMap(({ articleId, quantity, times }) => {
         const article = known.get(articleId);
         if (!article) return [];
         const { name, unit, number, place, priceMinor } = article;

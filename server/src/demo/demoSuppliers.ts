@@ -21,6 +21,7 @@ interface DemoSupplier {
 }
 
 const PLUGS = 'sparkPlugs';
+const PRICES = new Map(ARTICLES.map(({ name, priceMinor }) => [name, priceMinor]));
 
 /** Four invented places to buy at: the counter in town, the dealer in kits, the oil merchant, and the one from far away. */
 const SUPPLIERS: readonly DemoSupplier[] = [
@@ -139,13 +140,13 @@ export async function writeDemoSuppliers(leadId: string, today: CivilDate): Prom
       number: '',
       pack: 1,
       packs,
-      priceMinor: ARTICLES.find((article) => article.name === name)?.priceMinor ?? 0,
+      priceMinor: known(PRICES, name),
       arrived,
     })),
   );
   await Movement.bulkCreate(
     ORDERED.filter(([, , arrived]) => arrived > 0).map(([name, , arrived]) => {
-      const valueMinor = arrived * (ARTICLES.find((article) => article.name === name)?.priceMinor ?? 0);
+      const valueMinor = arrived * known(PRICES, name);
       return {
         id: uuid(),
         articleId: known(idByName, name),

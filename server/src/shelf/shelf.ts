@@ -5,13 +5,12 @@ import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
 import { grouped } from '../database/grouped.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
-import { Job } from '../models/job.model.js';
-import { Machine } from '../models/machine.model.js';
 import { namesById } from '../people/namesById.js';
 import { fieldProblem, notFound, stale } from '../problem/problem.js';
 import { Article, KitPartRow, Movement } from '../models/shelf.model.js';
 import { articleFaults, columnsOf } from './articleFields.js';
 import { contentFaults, partsByKit } from './kitParts.js';
+import { tagsByJob } from './tagsByJob.js';
 import { toArticleDto } from './toArticleDto.js';
 
 /** Kits, parts and fluids, and what is on hand of them. */
@@ -31,7 +30,7 @@ export class Shelf {
 
   /** Articles by name, each with what is on hand and its latest movements; all of them where no ids are given. */
   async list(ids?: readonly string[]): Promise<ArticleDto[]> {
-    const [articles, movements, names, tags, parts] = await Promise.all([
+    const [articles, movements, names, parts] = await Promise.all([
       Article.findAll({ where: ids ? { id: [...ids] } : {}, order: ['name'] }),
       Movement.findAll({
         where: ids ? { articleId: [...ids] } : {},
@@ -42,9 +41,10 @@ export class Shelf {
         raw: true,
       }),
       namesById(),
-      this.tagsByJob(),
       partsByKit(ids),
     ]);
+    // Of all articles nearly every job drew something.
+    const tags = await tagsByJob(ids ? movements.flatMap(({ jobId }) => jobId ?? []) : undefined);
     const byArticle = grouped(movements, ({ articleId }) => articleId);
     return articles.map((article) =>
       toArticleDto(article, byArticle.get(article.id) ?? [], parts.get(article.id) ?? [], { names, tags }),
@@ -124,12 +124,5 @@ export class Shelf {
   private retiredAt({ retiredAt }: Article, isRetired: boolean | undefined): Date | null {
     if (isRetired === undefined) return retiredAt;
     return isRetired ? (retiredAt ?? new Date(this.clock.now())) : null;
-  }
-
-  private async tagsByJob(): Promise<ReadonlyMap<string, string>> {
-    const jobs = await Job.findAll({ attributes: ['id', 'machineId'], raw: true });
-    const machines = await Machine.findAll({ attributes: ['id', 'tag'], raw: true });
-    const tags = new Map(machines.map((machine) => [machine.id, machine.tag]));
-    return new Map(jobs.map((job) => [job.id, tags.get(job.machineId) ?? '']));
   }
 }

@@ -2,11 +2,10 @@ import { Injectable } from '@nestjs/common';
 import type { LedgerPageDto, ShelfMonthDto } from '@yugator/contracts';
 import { civilDateAt, instantOf, shelfMonths } from '@yugator/core';
 import { literal, Op } from 'sequelize';
-import { Job } from '../models/job.model.js';
-import { Machine } from '../models/machine.model.js';
 import { Article, Movement, TakeRow } from '../models/shelf.model.js';
 import { namesById } from '../people/namesById.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { tagsByJob } from './tagsByJob.js';
 import { toMovementDto } from './toArticleDto.js';
 
 const PAGE_SIZE = 200;
@@ -66,15 +65,7 @@ export class ShelfMonths {
       }),
       namesById(),
     ]);
-    const jobIds = [...new Set(rows.flatMap(({ jobId }) => jobId ?? []))];
-    const jobs = await Job.findAll({ where: { id: jobIds }, attributes: ['id', 'machineId'], raw: true });
-    const machines = await Machine.findAll({
-      where: { id: jobs.map(({ machineId }) => machineId) },
-      attributes: ['id', 'tag'],
-      raw: true,
-    });
-    const tagOf = new Map(machines.map(({ id, tag }) => [id, tag]));
-    const tags = new Map(jobs.map(({ id, machineId }) => [id, tagOf.get(machineId) ?? '']));
+    const tags = await tagsByJob(rows.flatMap(({ jobId }) => jobId ?? []));
     return {
       total: count,
       lines: rows.map((movement) => ({

@@ -58,11 +58,18 @@ function factsOf({ today, weeks, works, articles, suppliers }: BuyingFactsDto): 
   };
 }
 
+interface PlanProps {
+  readonly facts: BuyingFactsDto;
+  /** the same with its days as civil dates */
+  readonly known: BuyingFacts;
+  readonly sure: number;
+}
+
 /** What to buy: reckoned, and what the lead has settled of it. */
-function Plan({ facts, sure }: { facts: BuyingFactsDto; sure: number }) {
+function Plan({ facts, known, sure }: PlanProps) {
   const { site } = useSession();
   const [locked, setLocked] = useState<ReadonlyMap<string, number>>(new Map());
-  const instance = useMemo(() => buyingInstance(factsOf(facts), sure), [facts, sure]);
+  const instance = useMemo(() => buyingInstance(known, sure), [known, sure]);
   const { buying, last, stop, again } = useBuying(instance, locked);
   const lock = (offerId: string, packs: number | null) => {
     const next = new Map(locked);
@@ -114,6 +121,7 @@ export function BuyingPage() {
   const [weeks, setWeeks] = useState<WeeksKey>('26');
   const [sure, setSure] = useState<SureKey>('0.8');
   const { data, error, refetch } = useQuery(buyingQueries.facts(Number(weeks)));
+  const known = useMemo(() => (data ? factsOf(data) : null), [data]);
   return (
     <>
       <PageHead
@@ -138,20 +146,17 @@ export function BuyingPage() {
         />
         <Choose<SureKey> label="Enough for" size="small" value={sure} choices={SURE} onChange={setSure} />
       </div>
-      {data ? (
-        data.suppliers.length === 0 ? (
-          <>
+      {data && known ? (
+        <>
+          {data.suppliers.length === 0 ? (
             <Empty title="Nobody to buy from yet.">
               {<p>Take in a supplier and say what it sells; what runs out stands below.</p>}
             </Empty>
-            <Outlooks facts={data} sure={Number(sure)} />
-          </>
-        ) : (
-          <>
-            <Plan facts={data} sure={Number(sure)} />
-            <Outlooks facts={data} sure={Number(sure)} />
-          </>
-        )
+          ) : (
+            <Plan facts={data} known={known} sure={Number(sure)} />
+          )}
+          <Outlooks articles={data.articles} facts={known} sure={Number(sure)} />
+        </>
       ) : error ? (
         <Failed error={error} again={refetch} />
       ) : (

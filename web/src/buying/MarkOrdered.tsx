@@ -10,6 +10,7 @@ import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { useNotice } from '../page/Notice.js';
 import { countWords } from '../words/figures.js';
+import { numberOf } from './numberOf.js';
 
 interface Props {
   readonly supplier: BoughtFromDto;
@@ -21,9 +22,6 @@ interface Props {
 
 function OrderForm({ supplier, lines, carriageMinor, today, onDone }: Props & { onDone: () => void }) {
   const say = useNotice();
-  const numberOf = ({ offer }: BuyingLine) =>
-    supplier.offers.find(({ articleId, pack }) => articleId === offer.articleId && pack === offer.pack)
-      ?.number ?? '';
   const slowest = Math.max(...lines.map(({ offer }) => offer.leadDays));
   const form = useDtoForm<CreateOrderDto>(CreateOrderDto, {
     supplierId: supplier.id,
@@ -32,7 +30,7 @@ function OrderForm({ supplier, lines, carriageMinor, today, onDone }: Props & { 
     note: '',
     lines: lines.map((line) => ({
       articleId: line.offer.articleId,
-      number: numberOf(line),
+      number: numberOf(line.offer, supplier),
       pack: line.offer.pack,
       packs: line.packs,
       priceMinor: line.offer.priceMinor,

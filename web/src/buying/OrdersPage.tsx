@@ -1,16 +1,14 @@
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { UpdateOrderDto } from '@yugator/contracts';
 import type { ArriveDto, OrderDto, OrderLineDto } from '@yugator/contracts';
 import { useState } from 'react';
-import { Controller } from 'react-hook-form';
 import { Link } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { DayField } from '../form/DayField.js';
+import { CheckField } from '../form/CheckField.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
@@ -137,16 +135,7 @@ function RestForm({ order, onDone }: { order: OrderDto; onDone: () => void }) {
     >
       <DayField form={form} name="expectedOn" label="Expected on" />
       <Field form={form} name="note" label="Note" />
-      <Controller
-        control={form.control}
-        name="isClosed"
-        render={({ field: { value, onChange } }) => (
-          <FormControlLabel
-            label="The rest does not come"
-            control={<Checkbox checked={value} onChange={(_event, checked) => onChange(checked)} />}
-          />
-        )}
-      />
+      <CheckField form={form} name="isClosed" label="The rest does not come" />
     </FormDialog>
   );
 }

@@ -1,100 +1,13 @@
 import Button from '@mui/material/Button';
-import type { ArrivalDto, BoughtArticleDto, BuyingFactsDto } from '@yugator/contracts';
-import { civilDate, outlookOf, roundQuantity, weeklyDemand } from '@yugator/core';
-import type { Demand, Outlook } from '@yugator/core';
+import type { BoughtArticleDto, BuyingFactsDto } from '@yugator/contracts';
+import { buyingOutlooks } from '@yugator/core';
+import type { ArticleOutlook, BuyingFacts } from '@yugator/core';
 import { useMemo, useState } from 'react';
 import table from '../page/table.module.css';
 import { useStockWords } from '../session/useStockWords.js';
 import { dayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import styles from './buying.module.css';
-
-interface Row {
-  readonly article: BoughtArticleDto;
-  readonly outlook: Outlook;
-  readonly weekly: readonly number[];
-  readonly leadDays: number | null;
-  /** what the kits that lie there hold of it */
-  readonly inKits: number;
-}
-
-/** Days until what is cheapest by the piece or litre is here, which is where it is bought as a rule; null where nobody sells it. */
-function usualLead({ suppliers }: BuyingFactsDto, articleId: string): number | null {
-  const offers = suppliers
-    .flatMap(({ leadDays, offers: own }) =>
-      own.flatMap((offer) =>
-        offer.articleId === articleId
-          ? [{ days: offer.leadDays ?? leadDays, each: offer.priceMinor / offer.pack }]
-          : [],
-      ),
-    )
-    .sort((a, b) => a.each - b.each || a.days - b.days);
-  return offers[0]?.days ?? null;
-}
-
-/** What kits hold of an article: those that lie there, and those to come. */
-function inKits({ articles }: BuyingFactsDto, articleId: string): { onHand: number; arrivals: ArrivalDto[] } {
-  const holding = articles.flatMap((kit) => {
-    const part = kit.contents.find((each) => each.articleId === articleId);
-    return part ? [{ kit, each: part.quantity }] : [];
-  });
-  return {
-    onHand: roundQuantity(holding.reduce((sum, { kit, each }) => sum + Math.max(0, kit.onHand) * each, 0)),
-    arrivals: holding.flatMap(({ kit, each }) =>
-      kit.arrivals.map(({ on, quantity }) => ({ on, quantity: roundQuantity(quantity * each) })),
-    ),
-  };
-}
-
-/** What is coming by the article that it takes first. */
-function demandsByArticle({ works }: BuyingFactsDto): ReadonlyMap<string, Demand[]> {
-  const day = (on: string | null) => (on === null ? null : civilDate(on));
-  const demands = new Map<string, Demand[]>();
-  for (const { earlyOn, expectedOn, lateOn, articles } of works) {
-    const [first] = articles;
-    if (!first) continue;
-    const demand = {
-      earlyOn: day(earlyOn),
-      expectedOn: civilDate(expectedOn),
-      lateOn: day(lateOn),
-      quantity: first.quantity,
-    };
-    demands.set(first.articleId, [...(demands.get(first.articleId) ?? []), demand]);
-  }
-  return demands;
-}
-
-/** The outlook of every article that is taken, the most pressing first. */
-export function outlookRows(facts: BuyingFactsDto, sure: number): Row[] {
-  const today = civilDate(facts.today);
-  const demands = demandsByArticle(facts);
-  return facts.articles
-    .flatMap((article): Row[] => {
-      const own = demands.get(article.id);
-      if (!own) return [];
-      const leadDays = usualLead(facts, article.id);
-      const held = inKits(facts, article.id);
-      const stocked = {
-        unit: article.unit,
-        onHand: article.onHand + held.onHand,
-        arrivals: [...article.arrivals, ...held.arrivals].map(({ on, quantity }) => ({
-          on: civilDate(on),
-          quantity,
-        })),
-        leadDays: leadDays ?? 0,
-        sure,
-      };
-      const outlook = outlookOf(own, stocked, today, facts.weeks);
-      return [
-        { article, outlook, leadDays, inKits: held.onHand, weekly: weeklyDemand(own, today, facts.weeks) },
-      ];
-    })
-    .sort(
-      (a, b) =>
-        (a.outlook.orderBy ?? '9999').localeCompare(b.outlook.orderBy ?? '9999') ||
-        a.article.name.localeCompare(b.article.name),
-    );
-}
 
 /** Expected takings week by week as bars; the table says the same in figures. */
 function Weeks({ weekly }: { weekly: readonly number[] }) {
@@ -116,7 +29,7 @@ function shareWords(chance: number): string {
   return chance > 0.995 ? 'sure' : `${Math.max(1, Math.round(chance * 100))} %`;
 }
 
-function OrderBy({ row: { outlook, leadDays }, today }: { row: Row; today: string }) {
+function OrderBy({ row: { outlook, leadDays }, today }: { row: ArticleOutlook; today: string }) {
   if (outlook.orderBy === null) return <span className="soft">enough</span>;
   if (leadDays === null)
     return <span>nobody sells it; short about {dayWords(outlook.shortOn ?? today, today)}</span>;
@@ -124,10 +37,52 @@ function OrderBy({ row: { outlook, leadDays }, today }: { row: Row; today: strin
   return <b>{dayWords(outlook.orderBy, today)}</b>;
 }
 
-/** When what lies there runs out, and by when to order. */
-export function Outlooks({ facts, sure }: { facts: BuyingFactsDto; sure: number }) {
+function Row({ article, row, today }: { article: BoughtArticleDto; row: ArticleOutlook; today: string }) {
   const stock = useStockWords();
-  const rows = useMemo(() => outlookRows(facts, sure), [facts, sure]);
+  const { outlook } = row;
+  const { unit } = article;
+  const toCome = article.arrivals.reduce((sum, { quantity }) => sum + quantity, 0);
+  return (
+    <tr>
+      <td>
+        <b>{article.name}</b>
+      </td>
+      <td className={table.number} data-label="On hand:">
+        {stock(article.onHand, unit)}
+        {row.inKits ? <div className={styles.inKits}>{stock(row.inKits, unit)} in kits</div> : null}
+      </td>
+      <td className={table.number} data-label="To come:">
+        {toCome ? stock(toCome, unit) : '–'}
+      </td>
+      <td className={table.number} data-label="Will be taken:">
+        {stock(Math.round(outlook.expected * 10) / 10, unit)}
+      </td>
+      <td className={styles.weeksCell}>
+        <Weeks weekly={row.weekly} />
+      </td>
+      <td className={table.number} data-label="Out before an order is here:">
+        {row.leadDays === null ? '–' : shareWords(outlook.chanceBeforeArrival)}
+      </td>
+      <td className={table.number} data-label="Safety:">
+        {stock(outlook.safety, unit)}
+      </td>
+      <td data-label="Order by:">
+        <OrderBy row={row} today={today} />
+      </td>
+    </tr>
+  );
+}
+
+interface Props {
+  readonly articles: BuyingFactsDto['articles'];
+  readonly facts: BuyingFacts;
+  readonly sure: number;
+}
+
+/** When what lies there runs out, and by when to order. */
+export function Outlooks({ articles, facts, sure }: Props) {
+  const rows = useMemo(() => buyingOutlooks(facts, sure), [facts, sure]);
+  const byId = new Map(articles.map((article) => [article.id, article]));
   const [isAll, setAll] = useState(false);
   if (rows.length === 0) return null;
   const pressing = rows.filter(({ outlook }) => outlook.shortOn !== null);
@@ -155,39 +110,10 @@ export function Outlooks({ facts, sure }: { facts: BuyingFactsDto; sure: number 
           </thead>
           <tbody>
             {(isAll ? rows : pressing).map((row) => {
-              const { article, outlook } = row;
-              const toCome = article.arrivals.reduce((sum, { quantity }) => sum + quantity, 0);
-              return (
-                <tr key={article.id}>
-                  <td>
-                    <b>{article.name}</b>
-                  </td>
-                  <td className={table.number} data-label="On hand:">
-                    {stock(article.onHand, article.unit)}
-                    {row.inKits ? (
-                      <div className={styles.inKits}>{stock(row.inKits, article.unit)} in kits</div>
-                    ) : null}
-                  </td>
-                  <td className={table.number} data-label="To come:">
-                    {toCome ? stock(toCome, article.unit) : '–'}
-                  </td>
-                  <td className={table.number} data-label="Will be taken:">
-                    {stock(Math.round(outlook.expected * 10) / 10, article.unit)}
-                  </td>
-                  <td className={styles.weeksCell}>
-                    <Weeks weekly={row.weekly} />
-                  </td>
-                  <td className={table.number} data-label="Out before an order is here:">
-                    {row.leadDays === null ? '–' : shareWords(outlook.chanceBeforeArrival)}
-                  </td>
-                  <td className={table.number} data-label="Safety:">
-                    {stock(outlook.safety, article.unit)}
-                  </td>
-                  <td data-label="Order by:">
-                    <OrderBy row={row} today={facts.today} />
-                  </td>
-                </tr>
-              );
+              const article = byId.get(row.articleId);
+              return article ? (
+                <Row key={row.articleId} article={article} row={row} today={facts.today} />
+              ) : null;
             })}
           </tbody>
         </table>

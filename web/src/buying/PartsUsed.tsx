@@ -16,7 +16,7 @@ import { Loading } from '../page/Loading.js';
 import table from '../page/table.module.css';
 import { useSession } from '../session/useSession.js';
 import { useStockWords } from '../session/useStockWords.js';
-import { countWords, hoursWords, minorOf, moneyWords } from '../words/figures.js';
+import { countWords, hoursWords, moneyFigure, moneyWords } from '../words/figures.js';
 import styles from './buying.module.css';
 import { buyingQueries } from './buyingQueries.js';
 
@@ -121,7 +121,6 @@ function Year({ year: { year, hours, lines, costMinor } }: { year: UsedYearDto }
 }
 
 function usedCsv({ years }: PartsUsedDto, currency: string): string {
-  const { perUnit } = minorOf(currency);
   const head = [
     'year',
     'kind',
@@ -142,7 +141,7 @@ function usedCsv({ years }: PartsUsedDto, currency: string): string {
         drawn,
         left,
         unit,
-        costMinor / perUnit,
+        moneyFigure(costMinor, currency),
         hours,
       ]),
     ),

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { BoughtArticleDto, BoughtFromDto, BuyingFactsDto, ComingWorkDto } from '@yugator/contracts';
-import { offerId } from '@yugator/core';
+import { carriageFor, goodsOf, offerId } from '@yugator/core';
 import type { BuyingLine, BuyingPlan, LockedPacks } from '@yugator/core';
 import { useState } from 'react';
 import { download } from '../books/download.js';
@@ -10,9 +10,10 @@ import table from '../page/table.module.css';
 import { useSession } from '../session/useSession.js';
 import { useStockWords } from '../session/useStockWords.js';
 import { dayWords } from '../words/dates.js';
-import { minorOf, moneyWords, parseFigure } from '../words/figures.js';
+import { moneyFigure, moneyWords, parseFigure } from '../words/figures.js';
 import styles from './buying.module.css';
 import { MarkOrdered } from './MarkOrdered.js';
+import { numberOf } from './numberOf.js';
 
 interface Props {
   readonly plan: BuyingPlan;
@@ -139,26 +140,20 @@ function FromOne({
   ...rest
 }: Props & { supplier: BoughtFromDto; lines: readonly BuyingLine[] }) {
   const { site } = useSession();
-  const goods = lines.reduce((sum, { offer, packs }) => sum + packs * offer.priceMinor, 0);
-  const { carriageMinor, freeFromMinor } = supplier;
-  const isFree = carriageMinor === 0 || (freeFromMinor !== null && goods >= freeFromMinor);
+  const goods = goodsOf(lines);
+  const carriage = carriageFor(supplier, goods);
   const left = new Map(rest.plan.left.map(({ articleId, quantity }) => [articleId, quantity]));
   return (
     <section aria-label={supplier.name} className={styles.from}>
       <div className={styles.fromHead}>
         <h2>{supplier.name}</h2>
         <span className="soft">
-          {moneyWords(goods, site.currency)} and {isFree ? 'no' : moneyWords(carriageMinor, site.currency)}{' '}
+          {moneyWords(goods, site.currency)} and {carriage ? moneyWords(carriage, site.currency) : 'no'}{' '}
           carriage
           {supplier.leadDays ? `, here in ${supplier.leadDays} days` : ', here today'}
         </span>
         {rest.isOld ? null : (
-          <MarkOrdered
-            supplier={supplier}
-            lines={lines}
-            carriageMinor={isFree ? 0 : carriageMinor}
-            today={rest.facts.today}
-          />
+          <MarkOrdered supplier={supplier} lines={lines} carriageMinor={carriage} today={rest.facts.today} />
         )}
       </div>
       <table className={table.table}>
@@ -224,22 +219,17 @@ export function PlanLines(props: Props) {
   const exportCsv = () => {
     const articles = new Map(facts.articles.map((article) => [article.id, article]));
     const suppliers = new Map(facts.suppliers.map((supplier) => [supplier.id, supplier]));
-    const rows = plan.lines.map(({ offer, packs }) => {
-      const sold = suppliers
-        .get(offer.supplierId)
-        ?.offers.find(({ articleId, pack }) => articleId === offer.articleId && pack === offer.pack);
-      const { perUnit } = minorOf(site.currency);
-      return [
-        suppliers.get(offer.supplierId)?.name ?? '',
-        sold?.number ?? '',
-        articles.get(offer.articleId)?.name ?? '',
-        packs,
-        offer.pack,
-        articles.get(offer.articleId)?.unit ?? '',
-        offer.priceMinor / perUnit,
-        (packs * offer.priceMinor) / perUnit,
-      ];
-    });
+    const money = (minor: number) => moneyFigure(minor, site.currency);
+    const rows = plan.lines.map(({ offer, packs }) => [
+      suppliers.get(offer.supplierId)?.name ?? '',
+      numberOf(offer, suppliers.get(offer.supplierId)),
+      articles.get(offer.articleId)?.name ?? '',
+      packs,
+      offer.pack,
+      articles.get(offer.articleId)?.unit ?? '',
+      money(offer.priceMinor),
+      money(packs * offer.priceMinor),
+    ]);
     const head = [
       'supplier',
       'number',

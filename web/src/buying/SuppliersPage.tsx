@@ -1,12 +1,11 @@
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import { useQuery } from '@tanstack/react-query';
 import { CreateSupplierDto, UpdateSupplierDto } from '@yugator/contracts';
 import type { ArticleDto, SupplierDto } from '@yugator/contracts';
-import { Controller, useFieldArray } from 'react-hook-form';
+import { useFieldArray } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { useWrite } from '../api/useWrite.js';
+import { CheckField } from '../form/CheckField.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { Field } from '../form/Field.js';
 import form_ from '../form/form.module.css';
@@ -182,16 +181,7 @@ function EditForm({ supplier, onDone }: { supplier: SupplierDto; onDone: () => v
     >
       <SupplierFields form={form} />
       <Offers form={form} articles={data} />
-      <Controller
-        control={form.control}
-        name="isRetired"
-        render={({ field: { value, onChange } }) => (
-          <FormControlLabel
-            label="No longer bought from"
-            control={<Checkbox checked={value} onChange={(_event, checked) => onChange(checked)} />}
-          />
-        )}
-      />
+      <CheckField form={form} name="isRetired" label="No longer bought from" />
     </FormDialog>
   );
 }

@@ -14,6 +14,7 @@ import type { UseFormReturn } from 'react-hook-form';
 import { ChoiceField } from '../form/ChoiceField.js';
 import { choicesOf } from '../form/Choose.js';
 import { DayField } from '../form/DayField.js';
+import { CheckField } from '../form/CheckField.js';
 import { Field } from '../form/Field.js';
 import styles from '../form/form.module.css';
 import { Caution } from '../page/Caution.js';
@@ -185,17 +186,10 @@ export function MachineForm({ form, books, isRegistered, onSubmit, submitWord, p
         <Build form={form} />
         <PlaceAndEntry form={form} isRegistered={isRegistered} />
       </div>
-      <Controller
-        control={form.control}
+      <CheckField
+        form={form}
         name="cameNew"
-        render={({ field }) => (
-          <FormControlLabel
-            label="It came new: intervals count from its first day until a service is on record"
-            control={
-              <Checkbox checked={field.value} onChange={(_event, checked) => field.onChange(checked)} />
-            }
-          />
-        )}
+        label="It came new: intervals count from its first day until a service is on record"
       />
       <Books form={form} books={books} />
       <div className={styles.acts}>

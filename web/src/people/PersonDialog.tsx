@@ -1,11 +1,9 @@
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import { CreatePersonDto, ROLES, UpdatePersonDto } from '@yugator/contracts';
 import type { PersonDto } from '@yugator/contracts';
-import { Controller } from 'react-hook-form';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
+import { CheckField } from '../form/CheckField.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -78,17 +76,10 @@ function EditPersonForm({ person, onDone }: { person: PersonDto; onDone: () => v
       <Field form={form} name="role" label="Role" select defaultValue={role}>
         {ROLE_ITEMS}
       </Field>
-      <Controller
-        control={form.control}
+      <CheckField
+        form={form}
         name="active"
-        render={({ field }) => (
-          <FormControlLabel
-            label="Is with the crew (otherwise cannot sign in; the name stays in the records)"
-            control={
-              <Checkbox checked={field.value} onChange={(_event, checked) => field.onChange(checked)} />
-            }
-          />
-        )}
+        label="Is with the crew (otherwise cannot sign in; the name stays in the records)"
       />
       <Field
         form={form}

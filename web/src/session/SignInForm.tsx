@@ -1,11 +1,9 @@
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import { SignInDto } from '@yugator/contracts';
 import type { SessionDto } from '@yugator/contracts';
 import { useEffect } from 'react';
-import { Controller } from 'react-hook-form';
 import { useWrite } from '../api/useWrite.js';
+import { CheckField } from '../form/CheckField.js';
 import { Field } from '../form/Field.js';
 import form_ from '../form/form.module.css';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -33,21 +31,7 @@ export function SignInForm({ isDemonstration }: { isDemonstration: boolean }) {
       {form.problem ? <Caution title="Not signed in">{<p>{form.problem}</p>}</Caution> : null}
       <Field form={form} name="name" label="Name" autoComplete="username" autoFocus />
       <Field form={form} name="password" label="Password" type="password" autoComplete="current-password" />
-      <Controller
-        control={form.control}
-        name="isOwnDevice"
-        render={({ field }) => (
-          <FormControlLabel
-            label="This device is mine alone: stay signed in"
-            control={
-              <Checkbox
-                checked={field.value ?? false}
-                onChange={(_event, checked) => field.onChange(checked)}
-              />
-            }
-          />
-        )}
-      />
+      <CheckField form={form} name="isOwnDevice" label="This device is mine alone: stay signed in" />
       <div className={form_.acts}>
         <Button type="submit" variant="contained" color="primary" loading={signIn.isPending}>
           Sign in

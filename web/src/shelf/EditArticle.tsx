@@ -1,13 +1,12 @@
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import { useQuery } from '@tanstack/react-query';
 import { UpdateArticleDto } from '@yugator/contracts';
 import type { ArticleDto } from '@yugator/contracts';
 import { kitValues } from '@yugator/core';
-import { Controller, FormProvider, useFieldArray, useWatch } from 'react-hook-form';
+import { FormProvider, useFieldArray, useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { useWrite } from '../api/useWrite.js';
+import { CheckField } from '../form/CheckField.js';
 import { DialogButton } from '../form/DialogButton.js';
 import { Field } from '../form/Field.js';
 import { FormDialog } from '../form/FormDialog.js';
@@ -88,22 +87,6 @@ function Contents({ form, articles }: PartsProps) {
   );
 }
 
-/** No longer bought: what is left is used up, and nothing is wanted of it. */
-function Retired({ form }: { form: UseFormReturn<UpdateArticleDto> }) {
-  return (
-    <Controller
-      control={form.control}
-      name="isRetired"
-      render={({ field: { value, onChange } }) => (
-        <FormControlLabel
-          label="No longer bought: what is left is used up"
-          control={<Checkbox checked={value ?? false} onChange={(_event, checked) => onChange(checked)} />}
-        />
-      )}
-    />
-  );
-}
-
 function EditForm({ article, onDone }: { article: ArticleDto; onDone: () => void }) {
   const say = useNotice();
   const { data = [] } = useQuery(shelfQueries.list());
@@ -140,7 +123,7 @@ function EditForm({ article, onDone }: { article: ArticleDto; onDone: () => void
         <ArticleFields kind={kind} unit={unit} />
       </FormProvider>
       {kind === 'kit' ? <Contents form={form} articles={data} /> : null}
-      <Retired form={form} />
+      <CheckField form={form} name="isRetired" label="No longer bought: what is left is used up" />
     </FormDialog>
   );
 }

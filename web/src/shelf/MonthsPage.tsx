@@ -15,7 +15,7 @@ import table from '../page/table.module.css';
 import { useSession } from '../session/useSession.js';
 import { useStockWords } from '../session/useStockWords.js';
 import { monthWords } from '../words/dates.js';
-import { minorOf, moneyWords } from '../words/figures.js';
+import { moneyFigure, moneyWords } from '../words/figures.js';
 import { containerWords } from './containerWords.js';
 import { movementWords } from './Movements.js';
 import { shelfQueries } from './shelfQueries.js';
@@ -37,15 +37,11 @@ const A_YEAR = 12;
 /** Always there; the others only where something of the kind happened. */
 const ALWAYS: ReadonlySet<string> = new Set(['opening', 'cameIn', 'used', 'closing']);
 
-function amount(minor: number, { currency }: SessionDto['site']): number {
-  return minor / minorOf(currency).perUnit;
-}
-
 function monthsCsv(months: readonly ShelfMonthDto[], site: SessionDto['site']): string {
   const head = ['month', ...COLUMNS.map(([, label]) => `${label.toLowerCase()} (${site.currency})`)];
   return csvText([
     head,
-    ...months.map((each) => [each.month, ...COLUMNS.map(([key]) => amount(each[key], site))]),
+    ...months.map((each) => [each.month, ...COLUMNS.map(([key]) => moneyFigure(each[key], site.currency))]),
   ]);
 }
 
@@ -78,7 +74,7 @@ async function ledgerCsv(site: SessionDto['site']): Promise<string> {
       line.number,
       line.quantity,
       line.unit,
-      amount(line.valueMinor, site),
+      moneyFigure(line.valueMinor, site.currency),
       movementWords(line),
       line.by ?? '',
       line.machineTag ?? '',

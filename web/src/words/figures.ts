@@ -23,6 +23,11 @@ export function moneyWords(minor: number, currency: string): string {
     .replace('-', '−');
 }
 
+/** The same as a plain figure, for files: 28.9. */
+export function moneyFigure(minor: number, currency: string): number {
+  return minor / minorOf(currency).perUnit;
+}
+
 /** How a currency is divided (ISO 4217): minor units in one, and the decimals that shows as. */
 export function minorOf(currency: string): { readonly perUnit: number; readonly digits: number } {
   const { maximumFractionDigits: digits = 2 } = new Intl.NumberFormat('en-GB', {

@@ -3,7 +3,8 @@ import { loadedHighs } from '../../solver/testing/loadedHighs.js';
 import { kitReasons } from './explain.js';
 import { buyingInstance } from './fromFacts.js';
 import type { BuyingFacts } from './fromFacts.js';
-import { planBuying } from './plan.js';
+import { buyingOutlooks } from './outlooks.js';
+import { carriageFor, planBuying } from './plan.js';
 
 const TODAY = civilDate('2027-03-01');
 const on = (days: number) => addDays(TODAY, days);
@@ -96,4 +97,66 @@ describe('why kits are bought, or not', () => {
     ]);
     expect(await reasonsFor([], 1300)).toEqual([]);
   });
+});
+
+describe('the outlook of each article', () => {
+  const due = (days: number, articleId: string, quantity = 1) => need(days, days, days, articleId, quantity);
+  const KIT = article('kit', { onHand: 1, contents: [{ articleId: 'filter', quantity: 1 }] });
+  const facts = (over: Partial<BuyingFacts>): BuyingFacts => ({
+    ...FACTS,
+    works: [due(10, 'filter'), due(20, 'filter'), due(5, 'plug')],
+    articles: [article('filter'), article('plug', { onHand: 1 }), article('belt')],
+    suppliers: [],
+    ...over,
+  });
+  const told = (of: BuyingFacts) =>
+    buyingOutlooks(of, 0.8).map(({ articleId, outlook, leadDays, inKits }) => [
+      articleId,
+      outlook.shortOn,
+      leadDays,
+      inKits,
+    ]);
+
+  it('is told of what is taken alone, what is to be ordered first in front', () => {
+    expect(told(facts({}))).toEqual([
+      ['filter', on(10), null, 0],
+      ['plug', null, null, 0],
+    ]);
+  });
+
+  it('reckons with what kits hold, and kits to come', () => {
+    expect(told(facts({ articles: [article('filter'), KIT] }))[0]).toEqual(['filter', on(20), null, 1]);
+    const coming = { ...KIT, arrivals: [{ on: on(15), quantity: 1 }] };
+    expect(told(facts({ articles: [article('filter'), coming] }))[0]).toEqual(['filter', null, null, 1]);
+  });
+
+  it('reckons with the days of the supplier that is cheapest by the piece', () => {
+    const sells = (
+      id: string,
+      leadDays: number,
+      pack: number,
+      priceMinor: number,
+      own: number | null = null,
+    ) => ({
+      id,
+      leadDays,
+      carriageMinor: 0,
+      freeFromMinor: null,
+      offers: [{ articleId: 'filter', pack, priceMinor, leadDays: own }],
+    });
+    const suppliers = [sells('near', 1, 1, 800), sells('far', 14, 5, 3500), sells('post', 9, 1, 700, 6)];
+    const [filter] = buyingOutlooks(facts({ suppliers }), 0.8);
+    // 7.00 each at two: the quicker of them, by its own days for the filter.
+    expect([filter?.leadDays, filter?.outlook.orderBy]).toEqual([6, on(4)]);
+  });
+});
+
+test.each([
+  [0, 12_000, 0],
+  [1, 12_000, 650],
+  [11_999, 12_000, 650],
+  [12_000, 12_000, 0],
+  [99_999, null, 650],
+])('goods of %s, carried free from %s, are carried for %s', (goods, freeFromMinor, carriage) => {
+  expect(carriageFor({ carriageMinor: 650, freeFromMinor }, goods)).toBe(carriage);
 });

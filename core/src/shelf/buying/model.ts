@@ -43,16 +43,10 @@ export interface BuyingModel {
   readonly waiting: readonly number[];
   /** services that nothing covers */
   readonly uncovered: readonly number[];
-  /** per supplier: whether something is ordered, and whether it is carried free */
-  readonly carriage: readonly {
-    readonly supplierId: string;
-    readonly ordered: number;
-    readonly free: number | null;
-  }[];
 }
 
 /** Days on which something arrives, today among them, in order: the beginnings of the periods. */
-export function periodsOf({ articles, offers }: BuyingInstance): number[] {
+function periodsOf({ articles, offers }: BuyingInstance): number[] {
   const days = new Set([0]);
   for (const { leadDays } of offers) days.add(leadDays);
   for (const { arrivals } of articles) for (const { day } of arrivals) days.add(Math.max(0, day));
@@ -147,9 +141,9 @@ class Builder {
     this.addKits();
     this.addServices();
     for (const article of this.instance.articles) this.addBalance(article);
-    const carriage = this.addCarriage();
+    this.addCarriage();
     const { packs, opened, served, waiting, uncovered } = this;
-    return { mip: this.mip.build(), packs, opened, served, waiting, uncovered, carriage };
+    return { mip: this.mip.build(), packs, opened, served, waiting, uncovered };
   }
 
   private addOffers(): void {
@@ -239,45 +233,25 @@ class Builder {
     ];
   }
 
-  private addCarriage(): BuyingModel['carriage'] {
-    return this.instance.suppliers.flatMap(
-      ({ id, carriageMinor, freeFromMinor }): BuyingModel['carriage'] => {
-        const own = this.instance.offers.flatMap(({ supplierId, priceMinor }, at) =>
-          supplierId === id ? [{ column: this.packs[at] ?? 0, priceMinor }] : [],
-        );
-        if (carriageMinor === 0 || own.length === 0) return [];
-        const ordered = this.mip.column(carriageMinor, 1);
-        // Each offer by itself needs the order: tighter than all of them together.
-        for (const { column } of own) {
-          const { high } = this.mip.columnAt(column);
-          if (high > 0)
-            this.mip.row(
-              [
-                [column, 1],
-                [ordered, -high],
-              ],
-              -Infinity,
-              0,
-            );
-        }
-        if (freeFromMinor === null) return [{ supplierId: id, ordered, free: null }];
-        const free = this.mip.column(-carriageMinor, 1);
-        this.mip.row(
-          [
-            [free, 1],
-            [ordered, -1],
-          ],
-          -Infinity,
-          0,
-        );
-        this.mip.row(
-          [...own.map(({ column, priceMinor }) => [column, priceMinor] as const), [free, -freeFromMinor]],
-          0,
-          Infinity,
-        );
-        return [{ supplierId: id, ordered, free }];
-      },
-    );
+  private addCarriage(): void {
+    for (const { id, carriageMinor, freeFromMinor } of this.instance.suppliers) {
+      const own = this.instance.offers.flatMap(({ supplierId, priceMinor }, at) =>
+        supplierId === id ? [{ column: this.packs[at] ?? 0, priceMinor }] : [],
+      );
+      if (carriageMinor === 0 || own.length === 0) continue;
+      const ordered = this.mip.column(carriageMinor, 1);
+      // Each offer by itself needs the order: tighter than all of them together.
+      for (const { column } of own) {
+        const { high } = this.mip.columnAt(column);
+        const needs = [[column, 1] as const, [ordered, -high] as const];
+        if (high > 0) this.mip.row(needs, -Infinity, 0);
+      }
+      if (freeFromMinor === null) continue;
+      const free = this.mip.column(-carriageMinor, 1);
+      this.mip.row([[free, 1] as const, [ordered, -1] as const], -Infinity, 0);
+      const worth = own.map(({ column, priceMinor }) => [column, priceMinor] as const);
+      this.mip.row([...worth, [free, -freeFromMinor]], 0, Infinity);
+    }
   }
 }
 

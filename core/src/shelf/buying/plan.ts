@@ -1,6 +1,6 @@
 import type { Effort, SolveMip } from '../../solver/mip.js';
 import { roundQuantity } from '../ledger.js';
-import type { BuyingInstance, BuyingManner, LockedPacks, Offer } from './instance.js';
+import type { BuyingInstance, BuyingManner, BuyingSupplier, LockedPacks, Offer } from './instance.js';
 import { buyingModel } from './model.js';
 import type { BuyingModel } from './model.js';
 
@@ -34,12 +34,18 @@ export interface BuyingPlan {
   readonly gap: number;
 }
 
-function carriageOf(model: BuyingModel, values: readonly number[], { suppliers }: BuyingInstance): number {
-  const rates = new Map(suppliers.map(({ id, carriageMinor }) => [id, carriageMinor]));
-  return model.carriage.reduce((sum, { supplierId, ordered, free }) => {
-    const pays = (values[ordered] ?? 0) - (free === null ? 0 : (values[free] ?? 0));
-    return sum + Math.max(0, pays) * (rates.get(supplierId) ?? 0);
-  }, 0);
+/** What a supplier asks for bringing goods of so much worth. */
+export function carriageFor(
+  { carriageMinor, freeFromMinor }: Pick<BuyingSupplier, 'carriageMinor' | 'freeFromMinor'>,
+  goodsMinor: number,
+): number {
+  const isFree = goodsMinor === 0 || (freeFromMinor !== null && goodsMinor >= freeFromMinor);
+  return isFree ? 0 : carriageMinor;
+}
+
+/** What lines are worth together, in minor units. */
+export function goodsOf(lines: readonly BuyingLine[]): number {
+  return lines.reduce((sum, { offer, packs }) => sum + packs * offer.priceMinor, 0);
 }
 
 function openedOf(model: BuyingModel, values: readonly number[]): Map<string, number> {
@@ -99,8 +105,11 @@ export function planBuying(
     const packs = values[model.packs[at] ?? -1] ?? 0;
     return packs > 0 ? [{ offer, packs }] : [];
   });
-  const goodsMinor = lines.reduce((sum, { offer, packs }) => sum + packs * offer.priceMinor, 0);
-  const carriageMinor = carriageOf(model, values, instance);
+  const goodsMinor = goodsOf(lines);
+  const carriageMinor = instance.suppliers.reduce((sum, supplier) => {
+    const own = lines.filter(({ offer }) => offer.supplierId === supplier.id);
+    return sum + carriageFor(supplier, goodsOf(own));
+  }, 0);
   const opened = openedOf(model, values);
   const count = (columns: readonly number[]) =>
     columns.reduce((sum, column) => sum + (values[column] ?? 0), 0);
