@@ -41,7 +41,7 @@ const FLOORS = [
   ['machine'],
   ['job'],
   ['buying', 'paperLog', 'walk'],
-  ['component', 'evidence', 'fleetFile', 'paper', 'today'],
+  ['component', 'evidence', 'fleetFile', 'paper', 'shelfList', 'today'],
 ];
 
 const SERVER_ARROW = {

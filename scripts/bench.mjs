@@ -11,6 +11,7 @@ import { benchSchedule } from './benchSchedule.mjs';
 import { benchSheet } from './benchSheet.mjs';
 import { withFleet } from './benchFleet.mjs';
 import { benchStandstill, throughput } from './benchGate.mjs';
+import { benchLists } from './benchLists.mjs';
 import { benchLoads } from './benchLoads.mjs';
 import { benchBuying } from './benchBuying.mjs';
 import { benchField } from './benchField.mjs';
@@ -42,7 +43,7 @@ const inUse = await withFleet(root, '8498', async (client, today, loop) => {
   await benchToday(client);
   const perSecond = await throughput(client);
   const isQuick = await benchStandstill(client, today, loop);
-  return { perSecond, isQuick };
+  return { perSecond, isQuick: (await benchLists(client)) && isQuick };
 });
 console.log(`  ordinary requests answered in a second          ${inUse.perSecond.toFixed(0)}`);
 if (against) {

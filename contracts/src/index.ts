@@ -60,6 +60,7 @@ export * from './shelf/ledger.dto.js';
 export * from './shelf/count.dto.js';
 export * from './shelf/fit.dto.js';
 export * from './shelf/traits.dto.js';
+export * from './shelfList/shelfList.dto.js';
 export * from './site/site.dto.js';
 export * from './subjects.js';
 export * from './today/today.dto.js';

@@ -68,12 +68,28 @@ export * from './solver/highs.js';
 export * from './solver/mip.js';
 export * from './names/reason.js';
 export * from './shelf/countSheet.js';
+export type { NamedArticle } from './shelf/lists/articleFinder.js';
+export { ArticleList, articleColumns } from './shelf/lists/articleList.js';
+export type { ArticleLine, KnownArticle, ListOutcome } from './shelf/lists/articleList.js';
+export { fitSpec, kitSpec, LinkList, priceSpec } from './shelf/lists/linkLists.js';
+export type {
+  FitLine,
+  KitLine,
+  KnownLink,
+  LinkFacts,
+  LinkSpec,
+  LinkTarget,
+  PriceLine,
+} from './shelf/lists/linkLists.js';
+export { cellsOf, headingsOf } from './shelf/lists/list.js';
+export type { Columns, ListChange, ListFault } from './shelf/lists/list.js';
 export * from './shelf/kit.js';
 export * from './shelf/fit.js';
 export * from './shelf/makerNumbers.js';
 export * from './shelf/openKits.js';
 export * from './shelf/substitute.js';
 export * from './cost/jobCost.js';
+export * from './cost/minor.js';
 export * from './job/foundDefects.js';
 export * from './job/outcome.js';
 export * from './job/proposedDraw.js';

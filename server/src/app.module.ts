@@ -7,6 +7,7 @@ import type { Ground } from './database/ground.module.js';
 import { DefectModule } from './defect/defect.module.js';
 import { EvidenceModule } from './evidence/evidence.module.js';
 import { FleetFileModule } from './fleetFile/fleetFile.module.js';
+import { ShelfListModule } from './shelfList/shelfList.module.js';
 import { JobModule } from './job/job.module.js';
 import { MachineModule } from './machine/machine.module.js';
 import { MeterModule } from './meter/meter.module.js';
@@ -32,7 +33,15 @@ export class AppModule {
         GroundModule.over(ground),
         ...[CrewModule, SiteModule, SeasonModule, ScheduleModule, BooksModule, MeterModule, MachineModule],
         ...[DefectModule, OilModule, ShelfModule, JobModule, ComponentModule, EvidenceModule],
-        ...[FleetFileModule, PaperModule, PaperLogModule, TodayModule, WalkModule, BuyingModule],
+        ...[
+          FleetFileModule,
+          PaperModule,
+          PaperLogModule,
+          TodayModule,
+          WalkModule,
+          BuyingModule,
+          ShelfListModule,
+        ],
       ],
     };
   }

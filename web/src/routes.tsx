@@ -98,6 +98,12 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./buying/SuppliersPage.js')).SuppliersPage }),
               },
               {
+                path: 'shelf/lists',
+                lazy: async () => ({
+                  Component: (await import('./shelfList/ShelfListsPage.js')).ShelfListsPage,
+                }),
+              },
+              {
                 path: 'shelf/months',
                 lazy: async () => ({ Component: (await import('./shelf/MonthsPage.js')).MonthsPage }),
               },

@@ -21,6 +21,7 @@ export const AUDIT_ACTS = [
   'readingVoided',
   'fleetExported',
   'fleetImported',
+  'listTaken',
   'shedDeviceMade',
   'shedDeviceEnded',
   'codeChanged',

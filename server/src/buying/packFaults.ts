@@ -1,6 +1,7 @@
 import type { FieldFaultDto, SoldDto } from '@yugator/contracts';
 import { Article } from '../models/shelf.model.js';
 import { fault } from '../problem/problem.js';
+import { pieceFaults } from '../shelf/wholePieces.js';
 
 /** What speaks against articles being sold in packs: one that is gone, or a part of a piece. `list`: where they stand, such as `/offers`. */
 export async function packFaults(sold: readonly SoldDto[], list: string): Promise<FieldFaultDto[]> {
@@ -10,8 +11,6 @@ export async function packFaults(sold: readonly SoldDto[], list: string): Promis
     const article = byId.get(articleId);
     if (!article)
       return [fault(`${list}/${at}/articleId`, 'unknown', 'This article is no longer on the shelf.')];
-    return article.unit === 'piece' && !Number.isInteger(pack)
-      ? [fault(`${list}/${at}/pack`, 'notWhole', 'Pieces are whole: type a whole number.')]
-      : [];
+    return pieceFaults(article, pack, `${list}/${at}/pack`);
   });
 }

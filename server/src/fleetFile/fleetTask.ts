@@ -1,6 +1,7 @@
-import type { FieldFaultDto, ImportResultDto, Subject } from '@yugator/contracts';
+import type { ImportResultDto, Subject } from '@yugator/contracts';
 import type { Instant } from '@yugator/core';
 import type { OnceKey } from '../database/once.js';
+import type { SentProblem } from '../queue/sentProblem.js';
 
 /** Who imports. */
 export interface Importer {
@@ -19,15 +20,6 @@ export type FleetTask =
       readonly importer: Importer;
       readonly once: OnceKey | null;
     };
-
-/** A refusal as it crosses between threads. */
-export interface SentProblem {
-  readonly status: number;
-  readonly title: string;
-  readonly detail: string;
-  readonly faults: readonly FieldFaultDto[];
-  readonly retryAfter: number | null;
-}
 
 export type FleetAnswer =
   | { readonly kind: 'exported'; readonly json: Uint8Array; readonly tag: string }

@@ -5,7 +5,8 @@ import { Clock } from '../clock/clock.js';
 import { DatabaseUrl } from '../database/databaseUrl.js';
 import type { OnceKey } from '../database/once.js';
 import { LiveFeed } from '../live/liveFeed.js';
-import { busy, Problem } from '../problem/problem.js';
+import { busy } from '../problem/problem.js';
+import { problemSent } from '../queue/sentProblem.js';
 import { Threads } from '../queue/threads.js';
 import type { FleetAnswer, FleetTask, Importer } from './fleetTask.js';
 
@@ -51,9 +52,8 @@ export class FleetThread implements OnApplicationShutdown {
 
   private async run(task: FleetTask): Promise<FleetAnswer> {
     const answer = await this.thread.run(task);
-    if (answer.kind !== 'refused') return answer;
-    const { status, title, detail, faults, retryAfter } = answer.problem;
-    throw new Problem(status, title, detail, faults, retryAfter === null ? {} : { retryAfter });
+    if (answer.kind === 'refused') throw problemSent(answer.problem);
+    return answer;
   }
 
   private surroundings() {

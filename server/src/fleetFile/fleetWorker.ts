@@ -1,30 +1,20 @@
 import 'reflect-metadata';
 import { checkBody, ImportFleetDto } from '@yugator/contracts';
-import type { Subject } from '@yugator/contracts';
 import { SetClock } from '../clock/clock.js';
 import { connect } from '../database/connect.js';
 import { Once } from '../database/once.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { EntityTag } from '../gate/entityTag.js';
-import { LiveFeed } from '../live/liveFeed.js';
+import { CollectedChanges } from '../live/collectedChanges.js';
 import { fieldProblem, Problem } from '../problem/problem.js';
-import { problemOf } from '../problem/problem.filter.js';
 import { FleetFacts } from '../facts/fleetFacts.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { handedOver } from '../queue/handedOver.js';
+import { sentProblem } from '../queue/sentProblem.js';
 import { ExportFleet } from './exportFleet.js';
 import type { FleetAnswer, FleetTask } from './fleetTask.js';
 import { ImportFleet } from './importFleet.js';
-
-/** Collects what changed, for the thread that tells everybody. */
-class CollectedChanges extends LiveFeed {
-  readonly subjects = new Set<Subject>();
-
-  override publish(subjects: readonly Subject[]): void {
-    for (const subject of subjects) this.subjects.add(subject);
-  }
-}
 
 function importBody(bytes: Uint8Array): ImportFleetDto {
   let body: unknown;
@@ -66,12 +56,6 @@ export default async function fleetWorker(task: FleetTask): Promise<FleetAnswer>
     const answer = await run(task);
     return answer.kind === 'exported' ? handedOver(answer, answer.json) : answer;
   } catch (error) {
-    const problem = problemOf(error);
-    if (!problem) throw error;
-    const { status, title, detail, faults, more } = problem;
-    return {
-      kind: 'refused',
-      problem: { status, title, detail, faults, retryAfter: more.retryAfter ?? null },
-    };
+    return { kind: 'refused', problem: sentProblem(error) };
   }
 }

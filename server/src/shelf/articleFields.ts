@@ -68,7 +68,7 @@ function fluidFaults(kind: Article['kind'], { traits: { fluid } }: Columns): Fie
 }
 
 /** What speaks against the traits of an article of a kind. */
-function traitFaults(kind: Article['kind'], columns: Columns): FieldFaultDto[] {
+export function traitFaults(kind: Article['kind'], columns: Columns): FieldFaultDto[] {
   const wrong = componentFault(kind, columns.component) ?? measureFault(columns);
   return [...(wrong ? [fault('/component', 'doesNotGo', wrong)] : []), ...fluidFaults(kind, columns)];
 }

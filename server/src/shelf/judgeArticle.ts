@@ -27,7 +27,12 @@ export interface StopPointers {
 }
 
 /** Refuses what stops: the crew lead alone goes on, with a reason. */
-export function stopFault(words: string, reason: string, caller: Person, at: StopPointers): FieldFaultDto[] {
+export function stopFault(
+  words: string,
+  reason: string,
+  caller: Pick<Person, 'role'>,
+  at: StopPointers,
+): FieldFaultDto[] {
   if (!words) return [];
   if (caller.role !== 'crewLead')
     return [fault(at.fluid, 'wrongFluid', `${words} Choose another, or ask the crew lead.`)];

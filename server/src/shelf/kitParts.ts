@@ -4,9 +4,9 @@ import type { LeftFault } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { Article, KitPartRow } from '../models/shelf.model.js';
 import { fault } from '../problem/problem.js';
+import { pieceFaults, WHOLE_PIECES } from './wholePieces.js';
 
 const WHOLE_KITS = 'Kits are opened whole: type a whole number of kits, and what is left of them.';
-const WHOLE_PIECES = 'Pieces are whole: type a whole number.';
 
 /** What kits hold, by the kit's id, in the order of names; of all kits where no ids are given. */
 export async function partsByKit(kitIds?: readonly string[]): Promise<ReadonlyMap<string, KitPartDto[]>> {
@@ -29,6 +29,13 @@ export async function partsByKit(kitIds?: readonly string[]): Promise<ReadonlyMa
   );
 }
 
+/** What speaks against an article being part of a kit: a kit in a kit, or a part of a piece. */
+export function partFaults(article: Article, quantity: number, pointer: string): FieldFaultDto[] {
+  return article.kind === 'kit'
+    ? [fault(`${pointer}/articleId`, 'kitInKit', 'A kit holds parts and fluids, not kits.')]
+    : pieceFaults(article, quantity, `${pointer}/quantity`);
+}
+
 /** What speaks against what a kit is said to hold: an article that is not there, a kit in a kit, or no kit at all. */
 export async function contentFaults(
   kit: Article,
@@ -40,13 +47,9 @@ export async function contentFaults(
   const known = await Article.findAll({ where: { id: contents.map(({ articleId }) => articleId) } });
   return contents.flatMap(({ articleId, quantity }, at) => {
     const article = known.find(({ id }) => id === articleId);
-    if (!article)
-      return [fault(`/contents/${at}/articleId`, 'unknown', 'This article is no longer on the shelf.')];
-    if (article.kind === 'kit')
-      return [fault(`/contents/${at}/articleId`, 'kitInKit', 'A kit holds parts and fluids, not kits.')];
-    if (article.unit === 'piece' && !Number.isInteger(quantity))
-      return [fault(`/contents/${at}/quantity`, 'notWhole', WHOLE_PIECES)];
-    return [];
+    return article
+      ? partFaults(article, quantity, `/contents/${at}`)
+      : [fault(`/contents/${at}/articleId`, 'unknown', 'This article is no longer on the shelf.')];
   });
 }
 

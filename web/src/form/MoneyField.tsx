@@ -1,8 +1,9 @@
+import { minorOf } from '@yugator/core';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useController } from 'react-hook-form';
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
-import { minorOf, parseFigure } from '../words/figures.js';
+import { parseFigure } from '../words/figures.js';
 
 interface Props<T extends FieldValues> {
   readonly form: Pick<UseFormReturn<T>, 'control'>;

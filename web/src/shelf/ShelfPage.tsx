@@ -161,6 +161,9 @@ export function ShelfPage() {
             <Button component={Link} to="/shelf/months">
               What it is worth
             </Button>
+            <Button component={Link} to="/shelf/lists">
+              Lists
+            </Button>
             <Button component={Link} to="/shelf/count">
               Count the shelf
             </Button>

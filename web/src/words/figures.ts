@@ -1,3 +1,5 @@
+import { minorOf } from '@yugator/core';
+
 /** Groups thousands by a thin space, as on a meter plate: 1 196.7. */
 const THIN_SPACE = '\u2009';
 
@@ -26,15 +28,6 @@ export function moneyWords(minor: number, currency: string): string {
 /** The same as a plain figure, for files: 28.9. */
 export function moneyFigure(minor: number, currency: string): number {
   return minor / minorOf(currency).perUnit;
-}
-
-/** How a currency is divided (ISO 4217): minor units in one, and the decimals that shows as. */
-export function minorOf(currency: string): { readonly perUnit: number; readonly digits: number } {
-  const { maximumFractionDigits: digits = 2 } = new Intl.NumberFormat('en-GB', {
-    style: 'currency',
-    currency,
-  }).resolvedOptions();
-  return { perUnit: 10 ** digits, digits };
 }
 
 /** "1 item", "3 items" */

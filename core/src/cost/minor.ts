@@ -1,0 +1,8 @@
+/** How a currency is divided (ISO 4217): minor units in one, and the decimals that shows as. */
+export function minorOf(currency: string): { readonly perUnit: number; readonly digits: number } {
+  const { maximumFractionDigits: digits = 2 } = new Intl.NumberFormat('en-GB', {
+    style: 'currency',
+    currency,
+  }).resolvedOptions();
+  return { perUnit: 10 ** digits, digits };
+}
