@@ -84,6 +84,7 @@ export type {
 export { cellsOf, headingsOf } from './shelf/lists/list.js';
 export type { Columns, ListChange, ListFault } from './shelf/lists/list.js';
 export * from './shelf/kit.js';
+export * from './shelf/places.js';
 export * from './shelf/fit.js';
 export * from './shelf/makerNumbers.js';
 export * from './shelf/openKits.js';

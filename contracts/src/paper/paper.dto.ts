@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
-import { IsId } from '../rules/index.js';
+import { IsId, IsText } from '../rules/index.js';
+import type { ArticleUnit } from '../shelf/article.dto.js';
 
 /** What a crew prints on. */
 export const PAPERS = ['a4', 'letter'] as const;
@@ -45,6 +46,37 @@ export class CodesQueryDto extends LabelQueryDto {
   @IsOptional()
   @IsId({ message: 'Choose the machine from the list.' })
   machineId?: string;
+}
+
+export class ShelfLabelsQueryDto extends LabelQueryDto {
+  /** one article; left out, all that are still bought */
+  @IsOptional()
+  @IsId({ message: 'Choose the article from the list.' })
+  articleId?: string;
+
+  /** what lies at one place alone; '' for what has none */
+  @IsOptional()
+  @IsText({ most: 60, message: 'Keep the place within 60 letters.' })
+  place?: string;
+}
+
+/** What stands on a label of the shelf. */
+export class ShelfLabelDto {
+  name!: string;
+  /** its number, place and grade */
+  about!: string;
+  /** what a scanner reads off it; '' where it has no code */
+  code!: string;
+}
+
+/** An article on a sheet to count with. */
+export class CountLineDto {
+  name!: string;
+  number!: string;
+  place!: string;
+  unit!: ArticleUnit;
+  /** what its containers hold */
+  sizes!: number[];
 }
 
 /** What stands on a machine: its plate, its name, and a code that opens its page. */

@@ -2,7 +2,7 @@ import { CODES_OF_SHEET } from '@yugator/contracts';
 import type { CodeSize, MachineCodeDto, Paper } from '@yugator/contracts';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import QRCode from 'qrcode';
-import { GRIDS, placeOn, POINTS_OF_MM } from './labelPaper.js';
+import { GRIDS, labelSheet, placeOn, POINTS_OF_MM } from './labelPaper.js';
 import type { Grid } from './labelPaper.js';
 
 /** Common sheets: A4 with 2 × 4 labels of 99.1 × 67.7 mm, Letter with 2 × 5 of 4 × 2 in (common practice). */
@@ -54,11 +54,5 @@ export async function codePaper(
       ...(isFirst && index > 0 ? { pageBreak: 'before' as const } : {}),
     });
   }
-  return {
-    info: { title: 'Codes of machines', creator: 'Yugator', producer: 'Yugator' },
-    pageSize: paper === 'a4' ? 'A4' : 'LETTER',
-    pageMargins: 0,
-    defaultStyle: { font: 'Roboto', lineHeight: 1.1 },
-    content,
-  };
+  return labelSheet('Codes of machines', paper, content);
 }

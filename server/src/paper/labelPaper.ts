@@ -42,6 +42,17 @@ export const GRIDS: Record<Paper, Grid> = {
   letter: { columns: 3, width: 189, height: 72, left: 13.5, top: 36, gap: 9 },
 };
 
+/** A sheet of labels: each stands where its place says, and nothing else on it. */
+export function labelSheet(title: string, paper: Paper, content: Content[]): TDocumentDefinitions {
+  return {
+    info: { title, creator: 'Yugator', producer: 'Yugator' },
+    pageSize: paper === 'a4' ? 'A4' : 'LETTER',
+    pageMargins: 0,
+    defaultStyle: { font: 'Roboto', lineHeight: 1.1 },
+    content,
+  };
+}
+
 /** Labels on a sheet, beginning at the label `from` (1 is the first), so that a sheet that was begun is used up. */
 export function labelPaper(
   labels: readonly ServiceLabelDto[],
@@ -66,11 +77,5 @@ export function labelPaper(
       ...(isFirst && index > 0 ? { pageBreak: 'before' as const } : {}),
     };
   });
-  return {
-    info: { title: 'Labels', creator: 'Yugator', producer: 'Yugator' },
-    pageSize: paper === 'a4' ? 'A4' : 'LETTER',
-    pageMargins: 0,
-    defaultStyle: { font: 'Roboto', lineHeight: 1.1 },
-    content,
-  };
+  return labelSheet('Labels', paper, content);
 }

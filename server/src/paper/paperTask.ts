@@ -1,11 +1,13 @@
 import type {
   CodeSize,
+  CountLineDto,
   JobDto,
   MachineCodeDto,
   MachineDto,
   Paper,
   RecordDto,
   ServiceLabelDto,
+  ShelfLabelDto,
 } from '@yugator/contracts';
 import type { CivilDate, UnitSystem } from '@yugator/core';
 
@@ -24,6 +26,19 @@ export type PaperTask =
       readonly size: CodeSize;
       readonly codes: MachineCodeDto[];
       readonly from: number;
+    }
+  | {
+      readonly kind: 'shelfLabels';
+      readonly paper: Paper;
+      readonly labels: ShelfLabelDto[];
+      readonly from: number;
+    }
+  | {
+      readonly kind: 'count';
+      readonly paper: Paper;
+      readonly lines: CountLineDto[];
+      readonly today: CivilDate;
+      readonly units: UnitSystem;
     }
   | {
       readonly kind: 'record';

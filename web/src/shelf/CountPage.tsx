@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { CountSheetDto } from '@yugator/contracts';
 import type { ArticleDto, CountResultDto } from '@yugator/contracts';
-import { countDifference, countTotals, roundQuantity } from '@yugator/core';
+import { byPlaces, countDifference, countTotals, roundQuantity } from '@yugator/core';
 import { useRef } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
@@ -18,6 +18,7 @@ import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
+import { PrintLinks } from '../page/PrintLinks.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { useStockWords } from '../session/useStockWords.js';
 import { countWords, moneyWords } from '../words/figures.js';
@@ -100,7 +101,7 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'lines' });
   const scanField = useRef<HTMLInputElement>(null);
   const byId = new Map(articles.map((article) => [article.id, article]));
-  const places = [...new Set(articles.map(({ place }) => place).filter(Boolean))].sort();
+  const places = byPlaces(articles).flatMap(({ place }) => place || []);
   const lineOf = ({ id, onHand }: ArticleDto, counted: number) => ({
     articleId: id,
     counted,
@@ -117,8 +118,9 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
   };
   const takePlace = (place: string) => {
     const known = new Set(form.getValues('lines').map(({ articleId }) => articleId));
+    const own = byPlaces(articles).find((each) => each.place === place)?.articles ?? [];
     append(
-      articles.filter((each) => each.place === place && !known.has(each.id)).map((each) => lineOf(each, NaN)),
+      own.filter(({ id }) => !known.has(id)).map((each) => lineOf(each, NaN)),
       { shouldFocus: false },
     );
   };
@@ -216,7 +218,9 @@ export function CountPage() {
         name="Count the shelf"
         title="Count the shelf"
         under="What lies there counts, not what the book says"
-      />
+      >
+        {mayCount ? <PrintLinks word="A sheet to write on" path="/shelf-paper/count.pdf" /> : null}
+      </PageHead>
       {mayCount ? <CountForm articles={articles} /> : <p>Mechanics and the crew lead count the shelf.</p>}
     </>
   );

@@ -162,7 +162,7 @@ export function ShelfPage() {
               What it is worth
             </Button>
             <Button component={Link} to="/shelf/lists">
-              Lists
+              Lists and labels
             </Button>
             <Button component={Link} to="/shelf/count">
               Count the shelf

@@ -14,6 +14,7 @@ import { PageHead } from '../page/PageHead.js';
 import { useIsOneOf } from '../session/useSession.js';
 import { ListPreview } from './ListPreview.js';
 import { LIST_WORDS } from './listWords.js';
+import { ShelfLabels } from './ShelfLabels.js';
 
 interface Chosen {
   readonly name: string;
@@ -137,13 +138,14 @@ export function ShelfListsPage() {
   return (
     <>
       <PageHead
-        name="Lists of the shelf"
-        title="Lists of the shelf"
+        name="Lists and labels"
+        title="Lists and labels"
         under="Save a list, change it in a spreadsheet, and read it again. A list adds and changes; it takes nothing away. Columns may stand in any order, and those that you leave out stay as they are."
       />
       {SHELF_LISTS.map((list) => (
         <List key={list} list={list} isLead={isLead} />
       ))}
+      <ShelfLabels />
     </>
   );
 }
