@@ -1,4 +1,4 @@
-import { METERS, OUTCOMES } from '@yugator/core';
+import { METERS, OUTCOMES, WASTE_KEYS } from '@yugator/core';
 import type { EarlierFinding, MachineSetUp, MeterName, MonthTemperatures, Outcome } from '@yugator/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MachineRefDto } from '../machine/machine.dto.js';
@@ -8,6 +8,7 @@ import { DefectDto, SEVERITIES } from '../defect/defect.dto.js';
 import type { Severity } from '../defect/defect.dto.js';
 import { FluidFitDto } from '../shelf/fit.dto.js';
 import { ItemNeedDto, ShelvedKitDto, VesselsDto } from './visit.dto.js';
+import { DrainedDto } from '../oil/usedOil.dto.js';
 import { IsFound } from './found.js';
 import { RecordDto } from './record.dto.js';
 import type { Found } from './found.js';
@@ -161,12 +162,11 @@ export class SignOffDto {
   @Unique((draw: DrawDto) => draw.articleId, 'Each article counts once; add up its lines.')
   draws!: DrawDto[];
 
-  /** litres that went into the used-oil container */
+  /** what was drained into containers of waste */
   @IsOptional()
-  @Min(0, { message: 'Litres cannot be below 0.' })
-  @Max(500, { message: 'Keep the used oil within 500 litres.' })
-  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the litres of used oil as a number.' })
-  usedOilLitres?: number;
+  @Parts(() => DrainedDto, WASTE_KEYS.length, 'Each container counts once.')
+  @Unique((drained: DrainedDto) => drained.waste, 'Each container counts once; add up its litres.')
+  drained?: DrainedDto[];
 
   /** defects that were mended */
   @IsOptional()

@@ -1,5 +1,24 @@
-import { IsIn, IsNumber, Max, Min } from 'class-validator';
+import { WASTE_KEYS } from '@yugator/core';
+import type { CollectionOutlook, Waste } from '@yugator/core';
+import { IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { IsCivilDay, IsText } from '../rules/index.js';
+
+/** What is written into the book by hand: what went in or was collected, or how much was found in a container. */
+export const WASTE_ACTS = ['in', 'collected', 'level'] as const;
+export type WasteAct = (typeof WASTE_ACTS)[number];
+
+const WASTE = 'Choose which container it is.';
+
+/** What a job drained into a container of waste. */
+export class DrainedDto {
+  @IsIn(WASTE_KEYS, { message: WASTE })
+  waste!: Waste;
+
+  @Min(0, { message: 'Litres cannot be below 0.' })
+  @Max(500, { message: 'Keep what was drained within 500 litres.' })
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Give the litres that were drained as a number.' })
+  litres!: number;
+}
 
 /** A line of the used-oil book. */
 export class UsedOilEntryDto {
@@ -9,21 +28,35 @@ export class UsedOilEntryDto {
   /** litres that went in; negative for a collection */
   litres!: number;
   note!: string;
+  /** the collector's number; '' where none was given */
+  receipt!: string;
   by!: string;
+  waste!: Waste;
 }
 
-/** The used-oil container and its book, latest first. */
-export class UsedOilDto {
+/** A container of waste. */
+export class WasteContainerDto {
+  waste!: Waste;
   /** litres in it now */
   inside!: number;
-  /** litres it holds */
+  /** litres it holds; 0 where none is kept */
   capacity!: number;
+  /** when it is full by what went into it; null where too little is known */
+  outlook!: CollectionOutlook | null;
+}
+
+/** The containers of waste and their book, latest first. */
+export class UsedOilDto {
+  containers!: WasteContainerDto[];
   entries!: UsedOilEntryDto[];
 }
 
 export class EnterUsedOilDto {
-  @IsIn(['in', 'collected'], { message: 'Say whether oil went in or was collected.' })
-  kind!: 'in' | 'collected';
+  @IsIn(WASTE_ACTS, { message: 'Say whether something went in, was collected, or what was found in it.' })
+  kind!: WasteAct;
+
+  @IsIn(WASTE_KEYS, { message: WASTE })
+  waste!: Waste;
 
   @Min(0.01, { message: 'Give the litres, more than 0.' })
   @Max(2000, { message: 'Keep it within 2,000 litres.' })
@@ -39,4 +72,9 @@ export class EnterUsedOilDto {
     message: 'Say in 3 to 200 letters from where, or by whom it was collected.',
   })
   note!: string;
+
+  /** the collector's number of a collection */
+  @IsOptional()
+  @IsText({ most: 60, message: 'Keep the number of the receipt within 60 letters.' })
+  receipt?: string;
 }

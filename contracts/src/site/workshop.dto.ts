@@ -72,6 +72,27 @@ export class MonthTemperaturesDto {
   high!: number;
 }
 
+function Container(): PropertyDecorator {
+  const message = 'Give what the container holds in litres, 0 where none is kept.';
+  return applyDecorators(
+    Min(0, { message }),
+    Max(5000, { message: 'Keep the container within 5,000 L.' }),
+    IsNumber({ maxDecimalPlaces: 2 }, { message }),
+  );
+}
+
+/** What the containers of other waste than oil hold, in litres; 0 where none is kept. */
+export class WasteLitresDto {
+  @Container()
+  coolant!: number;
+
+  @Container()
+  brakeFluid!: number;
+
+  @Container()
+  fuel!: number;
+}
+
 /** How the shop works, and what it drains into. */
 export class WorkshopFieldsDto {
   @IsHouseRules()
@@ -97,6 +118,11 @@ export class WorkshopFieldsDto {
     { message: 'Give what the used-oil container holds in litres, such as 60.' },
   )
   usedOilLitres!: number;
+
+  /** what the containers of other waste hold, in litres; left out, as it was */
+  @IsOptional()
+  @Part(() => WasteLitresDto, 'Say what the other containers hold.')
+  wasteLitres?: WasteLitresDto;
 
   /** month by month, January first; left out, as it was */
   @IsOptional()

@@ -4,7 +4,7 @@ import { HOUSE_RULES } from '../site/houseRules.js';
 import { CAUTIONS } from './caution.js';
 import { PROCEDURES } from './catalogue.js';
 import type { Step } from './step.js';
-import { isUsedOil } from './stepFacts.js';
+import { wasteOf } from '../fluid/waste.js';
 import { MOWER_SPEC, setUp, TRACTOR } from './testing/jobs.js';
 
 /** A card with litres of every fluid, so that each is drained and filled. */
@@ -63,7 +63,9 @@ describe('compressed air, by 29 CFR 1910.242(b)', () => {
 /** 40 CFR 279.22(c): containers in which used oil is stored are labelled or marked clearly with the words "Used Oil". */
 describe('used oil, by 40 CFR 279.22(c)', () => {
   it('goes into a container with these words, wherever an oil is drained', () => {
-    const drains = STEPS.filter(([, { drains: drained }]) => drained !== null && isUsedOil(drained.fluid));
+    const drains = STEPS.filter(
+      ([, { drains: drained }]) => drained !== null && wasteOf(drained.fluid) === 'oil',
+    );
     expect(new Set(drains.map(([, { drains: drained }]) => drained?.fluid)).size).toBeGreaterThan(5);
     for (const [key, { id, cautions }] of drains)
       expect([`${key}.${id}`, cautions]).toEqual([`${key}.${id}`, expect.arrayContaining(['usedOil'])]);

@@ -1,6 +1,6 @@
 import { sheetSteps } from './compose.js';
 import { composeSheet } from './sheet.js';
-import { canMaim, getsLabel, handsOnMinutes, usedOilLitres } from './stepFacts.js';
+import { canMaim, getsLabel, handsOnMinutes, drainedWaste } from './stepFacts.js';
 import type { Component } from '../component/components.js';
 import { ANNUAL_MOWER, ANNUAL_TRACTOR, MOWER_SPEC, setUp, TRACTOR, work } from './testing/jobs.js';
 
@@ -46,9 +46,12 @@ describe('what follows from steps and items', () => {
       'Coolant: change',
     ] as const;
     // 3.7 + 18 = 21.7 L of oil; the 5 L of coolant go elsewhere.
-    expect(usedOilLitres(set, [oil, transmission, coolant])).toBe(21.7);
-    expect(usedOilLitres(set, [oil])).toBe(3.7);
-    expect(usedOilLitres(set, [coolant])).toBe(0);
-    expect(usedOilLitres(set, [])).toBe(0);
+    expect(drainedWaste(set, [oil, transmission, coolant])).toEqual([
+      { waste: 'oil', litres: 21.7 },
+      { waste: 'coolant', litres: expect.any(Number) as number },
+    ]);
+    expect(drainedWaste(set, [oil])).toEqual([{ waste: 'oil', litres: 3.7 }]);
+    expect(drainedWaste(set, [coolant]).map(({ waste }) => waste)).toEqual(['coolant']);
+    expect(drainedWaste(set, [])).toEqual([]);
   });
 });

@@ -2,6 +2,8 @@ import type { Component } from '../component/components.js';
 import { CAUTIONS } from './caution.js';
 import { sheetSteps } from './compose.js';
 import type { MachineSetUp, WorkItem } from './machineSetUp.js';
+import { WASTE_KEYS, wasteOf } from '../fluid/waste.js';
+import type { Waste } from '../fluid/waste.js';
 import { drainedLitres } from './fluidsOf.js';
 import type { Step } from './step.js';
 
@@ -25,19 +27,17 @@ export function handsOnMinutes(setUp: MachineSetUp, itemIds: readonly string[]):
   return Math.ceil(sheetSteps({ ...setUp, items }).reduce((sum, step) => sum + step.handsOn, 0));
 }
 
-/** Fluids that never go in with the used oil: each has a container and a collector of its own. */
-const NO_OIL: ReadonlySet<Component> = new Set<Component>(['coolant', 'fuel', 'brakeFluid']);
-
-/** Whether a fluid goes into the used-oil container. */
-export function isUsedOil(fluid: Component): boolean {
-  return !NO_OIL.has(fluid);
-}
-
-/** Litres of used oil that some items of a job drain; none of them, none. */
-export function usedOilLitres(setUp: MachineSetUp, itemIds: readonly string[]): number {
+/** Litres that some items of a job drain, by the container that they go into; those that drain nothing, none. */
+export function drainedWaste(
+  setUp: MachineSetUp,
+  itemIds: readonly string[],
+): { waste: Waste; litres: number }[] {
   const items = setUp.items.filter(({ id }) => itemIds.includes(id));
-  if (items.length === 0) return 0;
+  if (items.length === 0) return [];
   const drained = drainedLitres(sheetSteps({ ...setUp, items }));
-  const litres = drained.filter(({ fluid }) => isUsedOil(fluid)).reduce((sum, each) => sum + each.litres, 0);
-  return Math.round(litres * 100) / 100;
+  return WASTE_KEYS.flatMap((waste) => {
+    const own = drained.filter(({ fluid }) => wasteOf(fluid) === waste);
+    const litres = Math.round(own.reduce((sum, each) => sum + each.litres, 0) * 100) / 100;
+    return litres > 0 ? [{ waste, litres }] : [];
+  });
 }

@@ -27,6 +27,7 @@ import { kits } from './migrations/0025-kits.js';
 import { fits } from './migrations/0026-fits.js';
 import { lots } from './migrations/0027-lots.js';
 import { buying } from './migrations/0028-buying.js';
+import { waste } from './migrations/0029-waste.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -34,7 +35,7 @@ const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
   ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder, restVoltage],
   ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces, everyDay],
-  ...[lateSteps, shedDevices, ownReadings, kits, fits, lots, buying],
+  ...[lateSteps, shedDevices, ownReadings, kits, fits, lots, buying, waste],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

@@ -245,6 +245,24 @@ export const ARTICLES: readonly DemoArticle[] = [
   part(['R-01', 'Radiator hose set, tractor', 'Rack B, 4', 0, 1, 3480], 'radiatorHoses', [
     ['Dunmallet', 'DM-28-171'],
   ]),
+  part(['M-01', 'Blade, 52 in deck', 'Rack C, 1', 3, 6, 2150], 'blades', [['Verrick', 'VM-52']]),
+  part(['M-02', 'Blade, 46 in deck', 'Rack C, 1', 2, 4, 1890], 'blades', [['Quillon', 'QM 46']]),
+  part(['M-03', 'Deck belt, zero-turn', 'Rack C, 2', 1, 2, 4480], 'deckBelt', [
+    ['Verrick', 'VD-52', 'VD-52A'],
+  ]),
+  part(['M-04', 'Deck belt, riding mower', 'Rack C, 2', 1, 2, 3890], 'deckBelt', [['Quillon', 'QM 61']]),
+  part(['M-05', 'Drive belt, utility vehicle', 'Rack C, 2', 1, 2, 5290], 'driveBelt', [['Hobbin', 'HV 470']]),
+  part(['M-06', 'Fan belt, tractor', 'Rack C, 2', 1, 2, 2190], 'fanBelt', [['Dunmallet', 'DM-28-180']]),
+  part(['M-07', 'Blade bolt, 5/8 in', 'Rack C, 1', 0, 6, 340], 'bladeBolts', [
+    ['Verrick', 'VM-58'],
+    ['Quillon', 'QM 58'],
+  ]),
+  part(['E-01', 'Battery, 12 V, 28 Ah', 'Floor, by the door', 0, 1, 6490], 'battery', [['Marlow', 'M 28']]),
+  part(['E-02', 'Blade fuse, 20 A', 'Rack C, 3', 10, 25, 35], 'wiring', []),
+  part(['E-03', 'Bulb of work lamp, 27 W', 'Rack C, 3', 2, 4, 480], 'lights', []),
+  part(['W-01', 'Gauge wheel, 5 in', 'Rack C, 3', 0, 2, 1290], 'deckWheels', [['Verrick', 'VW-5']]),
+  part(['W-02', 'Caster tyre, flat-free', 'Floor, by the door', 0, 1, 4990], 'tyres', [['Verrick', 'VW-13']]),
+  part(['N-01', 'Nitrile gloves, box of 100', 'Grease bench', 1, 3, 1150], null, []),
   part(['G-01', 'Grease cartridge, NLGI 2, 400 g', 'Grease bench', 4, 10, 490], null, []),
   fluid(
     ['O-01', '10W-30 engine oil', 'Oil bench', 5, 20, 640],

@@ -97,7 +97,7 @@ describe.each(['2026-11-23T12:00:00Z', '2027-05-13T12:00:00Z', '2028-02-29T00:30
         new SetClock(now),
       );
       const articles = await shelf.list();
-      expect(articles.length).toBeGreaterThan(10);
+      expect(articles).toHaveLength(50);
       for (const { name, onHand } of articles) expect([name, onHand >= 0]).toEqual([name, true]);
       expect((await Book.findAll()).length).toBe(7);
     });

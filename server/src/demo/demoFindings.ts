@@ -1,6 +1,6 @@
 import type { Severity } from '@yugator/contracts';
 import { addDays } from '@yugator/core';
-import type { CivilDate } from '@yugator/core';
+import type { CivilDate, Waste } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { Defect } from '../models/defect.model.js';
 import { UsedOilRow } from '../models/usedOil.model.js';
@@ -12,13 +12,19 @@ const DEFECTS: readonly (readonly [tag: string, daysAgo: number, severity: Sever
   ['R-09', 1, 'soon', 'Sidewall of the right rear tyre cracked'],
 ];
 
-/** Litres that went into the used-oil container, and when it was collected; days before today. */
-const USED_OIL: readonly (readonly [daysAgo: number, litres: number, note: string])[] = [
-  [96, -41, 'District collector'],
+type WasteLine = readonly [daysAgo: number, litres: number, note: string, waste?: Waste, receipt?: string];
+
+const CARRIED_OVER = 'Carried over from the paper book';
+
+/** Litres that went into the containers of waste, and when it was collected; days before today. */
+const USED_OIL: readonly WasteLine[] = [
+  [96, -41, 'District collector', 'oil', 'DC 20418'],
   [64, 3.7, 'Drained from T-03'],
   [41, 2, 'Drained from M-02'],
   [23, 2, 'Drained from R-03'],
   [12, 2.8, 'Drained from U-03'],
+  [70, 3.4, 'Drained from T-01', 'coolant'],
+  [33, 9.2, 'Old fuel out of R-04 and R-07', 'fuel'],
 ];
 
 interface Finders {
@@ -45,15 +51,18 @@ export async function loadFindings(
       closedByJobId: null,
     })),
   );
-  const before = [100, 41 + 9.5, 'Carried over from the paper book'] as const;
+  const before: WasteLine = [100, 41 + 9.5, CARRIED_OVER];
   await UsedOilRow.bulkCreate(
-    [before, ...USED_OIL].map(([daysAgo, litres, note]) => {
+    [before, ...USED_OIL].map(([daysAgo, litres, note, waste = 'oil', receipt = '']) => {
       const on = addDays(today, -daysAgo);
       return {
         id: uuid(),
         happenedOn: on,
         litres,
         note,
+        waste,
+        receipt,
+        isLevel: note === CARRIED_OVER,
         jobId: null,
         enteredAt: new Date(`${on}T15:00:00Z`),
         enteredById: mechanic,

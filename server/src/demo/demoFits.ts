@@ -21,6 +21,7 @@ const CART: readonly DemoFit[] = [
   ['engineOilFilter', 'Oil filter, utility vehicle', null],
   ['airFilter', 'Air filter, utility vehicle', null],
   ['hydraulicFilters', 'Hydraulic filter pair, utility vehicle', null],
+  ['driveBelt', 'Drive belt, utility vehicle', null],
   ['transaxleOil', 'Transmission and hydraulic oil', 3.2],
   ['frontDifferentialOil', '80W-90 gear oil, GL-5', 0.35],
 ];
@@ -29,6 +30,8 @@ const CART: readonly DemoFit[] = [
 export const FITS: Readonly<Record<string, readonly DemoFit[]>> = {
   R46: [
     ...V_TWIN,
+    ['blades', 'Blade, 46 in deck', 2],
+    ['deckBelt', 'Deck belt, riding mower', null],
     [
       'engineOilFilter',
       'Oil filter, V-twin, tall',
@@ -43,13 +46,20 @@ export const FITS: Readonly<Record<string, readonly DemoFit[]>> = {
     ['airFilter', 'Air filter, single cylinder', null],
     ['sparkPlugs', 'Spark plug, 5/8 in', null],
   ],
-  Z52: [...V_TWIN, ['hydroOil', '20W-50 hydro oil', 4.2], ['hydroFilters', 'Hydro filter, zero-turn', 2]],
+  Z52: [
+    ...V_TWIN,
+    ['blades', 'Blade, 52 in deck', 3],
+    ['deckBelt', 'Deck belt, zero-turn', null],
+    ['hydroOil', '20W-50 hydro oil', 4.2],
+    ['hydroFilters', 'Hydro filter, zero-turn', 2],
+  ],
   D28: [
     ['engineOil', '15W-40 diesel engine oil', null],
     ['engineOilFilter', 'Oil filter, tractor', null],
     ['airFilter', 'Primary air element, tractor', null],
     ['fuelFilter', 'Fuel filter, tractor', null],
     ['coolant', 'Coolant, ready mixed', null],
+    ['fanBelt', 'Fan belt, tractor', null],
     ['radiatorHoses', 'Radiator hose set, tractor', null],
     ['transmissionOil', 'Transmission and hydraulic oil', null],
     ['transmissionFilter', 'Transmission filter, tractor', null],

@@ -294,11 +294,11 @@ export class Jobs {
     const open = (await this.defects.open(job.machineId)).map(({ words }) => words);
     for (const found of defectsFound(findings, open))
       await this.defects.add({ ...inJob, ...found, severity: 'soon' }, caller);
-    const litres = fields.usedOilLitres ?? 0;
-    if (litres > 0) {
-      const note = `Drained from ${(await Machine.findByPk(job.machineId))?.tag ?? 'a machine'}`;
-      await this.usedOil.add({ on: fields.doneOn, litres, note, jobId: job.id }, caller);
-    }
+    const drained = (fields.drained ?? []).filter(({ litres }) => litres > 0);
+    if (drained.length === 0) return;
+    const note = `Drained from ${(await Machine.findByPk(job.machineId))?.tag ?? 'a machine'}`;
+    for (const { waste, litres } of drained)
+      await this.usedOil.add({ waste, on: fields.doneOn, litres, note, jobId: job.id }, caller);
   }
 
   private async check(job: Job, fields: SignOffDto, today: CivilDate): Promise<void> {

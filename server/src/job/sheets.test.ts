@@ -150,19 +150,42 @@ describe('a visit', () => {
 describe('the used-oil book', () => {
   it('takes what a job drained, and gives it back when the record is voided', async () => {
     const read = async () => (await yard.ask<UsedOilDto>('GET', '/api/used-oil')).body;
-    const done = await signOff(await ready(), { usedOilLitres: 1.7 });
+    const done = await signOff(await ready(), { drained: [{ waste: 'oil', litres: 1.7 }] });
     expect(await read()).toMatchObject({
-      inside: 1.7,
-      capacity: 60,
-      entries: [{ litres: 1.7, note: 'Drained from T-1' }],
+      containers: [
+        { waste: 'oil', inside: 1.7, capacity: 60, outlook: null },
+        { waste: 'coolant', inside: 0, capacity: 20 },
+        { waste: 'brakeFluid' },
+        { waste: 'fuel' },
+      ],
+      entries: [{ waste: 'oil', litres: 1.7, note: 'Drained from T-1' }],
     });
-    const collected = { kind: 'collected', litres: 2, on: '2027-05-13', note: 'Collector' };
+    const collected = {
+      kind: 'collected',
+      waste: 'oil',
+      litres: 2,
+      on: '2027-05-13',
+      note: 'Collector',
+      receipt: 'R 17',
+    };
     const refused = await yard.ask<ProblemDto>('POST', '/api/used-oil', { body: collected });
     expect(refused.body.errors?.[0]).toMatchObject({ pointer: '#/litres', code: 'tooMuch' });
     await yard.ask('POST', '/api/used-oil', { body: { ...collected, litres: 1.5 } });
-    expect(await read()).toMatchObject({ inside: 0.2 });
+    expect(await read()).toMatchObject({
+      containers: [{ waste: 'oil', inside: 0.2 }, {}, {}, {}],
+      entries: expect.arrayContaining([expect.objectContaining({ litres: -1.5, receipt: 'R 17' })]) as object,
+    });
+    // What is collected of one container does not come out of another.
+    const other = await yard.ask<ProblemDto>('POST', '/api/used-oil', {
+      body: { ...collected, waste: 'coolant', litres: 0.1 },
+    });
+    expect(other.status).toBe(422);
+    // What is found in it puts the book right, to more or less.
+    const found = { ...collected, kind: 'level', waste: 'oil', litres: 0.15 };
+    expect((await yard.ask('POST', '/api/used-oil', { body: found })).status).toBe(201);
+    expect((await read()).containers[0]).toMatchObject({ inside: 0.15 });
     await yard.ask('POST', `/api/records/${done.body.id}/void`, { body: { reason: 'Wrong machine' } });
-    expect((await read()).entries).toHaveLength(1);
+    expect((await read()).entries).toHaveLength(2);
   });
 });
 

@@ -29,6 +29,8 @@ export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<S
   @Litres declare panLitres: number;
   @Litres declare extractorLitres: number;
   @Litres declare usedOilLitres: number;
+  /** what the containers of other waste hold; null while nobody said */
+  @OptionalJson declare wasteLitres: unknown;
   @Whole declare version: number;
   /** grows with every change of a season */
   @Whole declare seasonsVersion: number;

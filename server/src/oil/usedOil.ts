@@ -1,18 +1,39 @@
 import { Injectable } from '@nestjs/common';
-import type { EnterUsedOilDto, UsedOilDto, VesselsDto } from '@yugator/contracts';
+import type { EnterUsedOilDto, UsedOilDto, VesselsDto, WasteContainerDto } from '@yugator/contracts';
+import { addDays, civilDate, collectionOutlook, WASTE_KEYS } from '@yugator/core';
+import type { CivilDate, Waste } from '@yugator/core';
+import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
+import { grouped } from '../database/grouped.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { namesById } from '../people/namesById.js';
 import { Person } from '../models/person.model.js';
 import { fault, fieldProblem } from '../problem/problem.js';
 import { Site } from '../models/site.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { wasteLitresOf } from '../site/workshop.js';
 import { UsedOilRow } from '../models/usedOil.model.js';
 
 const ENTRIES_SHOWN = 200;
 const hundredths = (litres: number) => Math.round(litres * 100) / 100;
 
-/** The used-oil container and its book. */
+/** The outlook looks back over a year, and knows whether there is more before. */
+const KNOWN_DAYS = 400;
+
+/** What goes into a container, or out of it. */
+export interface WasteLine {
+  readonly waste: Waste;
+  readonly on: string;
+  /** below 0 where it was collected */
+  readonly litres: number;
+  readonly note: string;
+  readonly receipt?: string;
+  /** put right to what was found in it */
+  readonly isLevel?: boolean;
+  readonly jobId: string | null;
+}
+
+/** The containers of used oil and other waste, and their book. */
 @Injectable()
 export class UsedOil {
   constructor(
@@ -21,8 +42,8 @@ export class UsedOil {
   ) {}
 
   async read(): Promise<UsedOilDto> {
-    const { site } = await this.calendar.read();
-    const [rows, names, inside] = await Promise.all([
+    const { site, today } = await this.calendar.read();
+    const [rows, names, containers] = await Promise.all([
       UsedOilRow.findAll({
         where: { voidedAt: null },
         order: [
@@ -32,19 +53,42 @@ export class UsedOil {
         limit: ENTRIES_SHOWN,
       }),
       namesById(),
-      this.inside(),
+      this.containers(site, today),
     ]);
     return {
-      inside,
-      capacity: site.usedOilLitres,
-      entries: rows.map(({ id, happenedOn, litres, note, enteredById }) => ({
+      containers,
+      entries: rows.map(({ id, happenedOn, litres, note, waste, receipt, enteredById }) => ({
         id,
         on: happenedOn,
         litres,
         note,
+        waste,
+        receipt,
         by: names.get(enteredById) ?? '',
       })),
     };
+  }
+
+  /** Each container of waste, with what is in it and when it is full. */
+  private async containers(site: Site, today: CivilDate): Promise<WasteContainerDto[]> {
+    const rows = await UsedOilRow.findAll({
+      where: { voidedAt: null, isLevel: false, happenedOn: { [Op.gte]: addDays(today, -KNOWN_DAYS) } },
+      attributes: ['waste', 'happenedOn', 'litres'],
+      raw: true,
+    });
+    const byWaste = grouped(rows, ({ waste }) => waste);
+    const capacities = wasteLitresOf(site);
+    const containers: WasteContainerDto[] = [];
+    for (const waste of WASTE_KEYS) {
+      const entries = (byWaste.get(waste) ?? []).map(({ happenedOn, litres }) => ({
+        on: civilDate(happenedOn),
+        litres,
+      }));
+      const [inside, capacity] = [await this.inside(waste), capacities[waste]];
+      const outlook = collectionOutlook(entries, { inside, capacity }, today);
+      if (capacity > 0 || inside > 0) containers.push({ waste, inside, capacity, outlook });
+    }
+    return containers;
   }
 
   /** What the shop drains into, and the room left in its container. */
@@ -55,28 +99,34 @@ export class UsedOil {
 
   /** Litres that the container still takes. */
   private async room(site: Site): Promise<number> {
-    return Math.max(0, hundredths(site.usedOilLitres - (await this.inside())));
+    return Math.max(0, hundredths(site.usedOilLitres - (await this.inside('oil'))));
   }
 
   /** Writes down oil that went in or was collected. */
-  async enter({ kind, litres, on, note }: EnterUsedOilDto, caller: Person): Promise<UsedOilDto> {
+  async enter(fields: EnterUsedOilDto, caller: Person): Promise<UsedOilDto> {
+    const { kind, waste, litres, on, note } = fields;
     const { today } = await this.calendar.read();
     return this.work.run(async () => {
       if (on > today) throw fieldProblem(fault('/on', 'future', 'That day is still to come.'));
       await Site.findOne({ lock: true });
-      const inside = await this.inside();
+      const inside = await this.inside(waste);
       if (kind === 'collected' && litres > inside) {
         const detail = `Only ${inside} L are in the container. Give what was collected.`;
         throw fieldProblem(fault('/litres', 'tooMuch', detail));
       }
-      await this.add({ on, litres: kind === 'in' ? litres : -litres, note, jobId: null }, caller);
+      const receipt = kind === 'collected' ? (fields.receipt ?? '') : '';
+      const change = { in: litres, collected: -litres, level: hundredths(litres - inside) }[kind];
+      await this.add(
+        { waste, on, litres: change, note, receipt, isLevel: kind === 'level', jobId: null },
+        caller,
+      );
       return this.read();
     });
   }
 
   /** Adds a line inside the running unit of work. */
   async add(
-    { on, litres, note, jobId }: { on: string; litres: number; note: string; jobId: string | null },
+    { waste, on, litres, note, receipt = '', isLevel = false, jobId }: WasteLine,
     caller: Person,
   ): Promise<void> {
     const { now } = await this.calendar.read();
@@ -85,6 +135,9 @@ export class UsedOil {
       happenedOn: on,
       litres,
       note,
+      waste,
+      receipt,
+      isLevel,
       jobId,
       enteredAt: new Date(now),
       enteredById: caller.id,
@@ -99,8 +152,8 @@ export class UsedOil {
     this.work.changed('usedOil');
   }
 
-  private async inside(): Promise<number> {
+  private async inside(waste: Waste): Promise<number> {
     // Sums of decimals are text, and null over no rows at all.
-    return hundredths(Number(await UsedOilRow.sum('litres', { where: { voidedAt: null } })));
+    return hundredths(Number(await UsedOilRow.sum('litres', { where: { voidedAt: null, waste } })));
   }
 }

@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
+import { checkBody, WasteLitresDto } from '@yugator/contracts';
 import type { UpdateWorkshopDto, WorkshopDto } from '@yugator/contracts';
 import { figuresWithDefaults, isRecord, PLAIN_CLIMATE, withDefaults } from '@yugator/core';
-import type { Climate, HouseFigures, HouseRules } from '@yugator/core';
+import type { Climate, HouseFigures, HouseRules, Waste } from '@yugator/core';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { notFound, stale } from '../problem/problem.js';
 import { Site } from '../models/site.model.js';
@@ -27,14 +28,29 @@ export function climateOf({ climate }: Pick<Site, 'climate'>): Climate {
   return months.length ? months : PLAIN_CLIMATE;
 }
 
+/** What the containers of waste hold, in litres; as shipped where nobody said. Throws where the table holds something else. */
+export function wasteLitresOf({ usedOilLitres, wasteLitres }: Site): Readonly<Record<Waste, number>> {
+  const stored = storedObject(wasteLitres ?? null);
+  if (!stored) return { ...PLAIN_WASTE, oil: usedOilLitres };
+  const { faults, value } = checkBody(WasteLitresDto, stored);
+  if (faults) throw new Error('A stored container of waste is none.');
+  const { coolant, brakeFluid, fuel } = value;
+  return { oil: usedOilLitres, coolant, brakeFluid, fuel };
+}
+
+/** What crews usually keep beside the used oil (common practice). */
+const PLAIN_WASTE = { coolant: 20, brakeFluid: 5, fuel: 20 };
+
 function toDto(site: Site): WorkshopDto {
   const { panLitres, extractorLitres, usedOilLitres, version } = site;
+  const { coolant, brakeFluid, fuel } = wasteLitresOf(site);
   return {
     rules: rulesOf(site),
     figures: figuresOf(site),
     panLitres,
     extractorLitres,
     usedOilLitres,
+    wasteLitres: { coolant, brakeFluid, fuel },
     climate: climateOf(site).map((month) => ({ ...month })),
     version,
   };
@@ -51,7 +67,8 @@ export class Workshop {
     return toDto(site);
   }
 
-  async update({ version, rules, figures, climate, ...vessels }: UpdateWorkshopDto): Promise<WorkshopDto> {
+  async update(fields: UpdateWorkshopDto): Promise<WorkshopDto> {
+    const { version, rules, figures, climate, wasteLitres, ...vessels } = fields;
     return this.work.run(async () => {
       const site = await Site.findOne({ lock: true });
       if (!site) throw notFound('site');
@@ -61,6 +78,7 @@ export class Workshop {
         houseRules: rules,
         houseFigures: figures,
         climate: climate ?? site.climate,
+        wasteLitres: wasteLitres ?? site.wasteLitres,
         version: version + 1,
       });
       this.work.changed('site', 'jobs');

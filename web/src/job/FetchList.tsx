@@ -1,5 +1,5 @@
 import type { ItemNeedDto, ShelvedKitDto, VesselsDto } from '@yugator/contracts';
-import { fluidWords, isUsedOil, ruleWords } from '@yugator/core';
+import { fluidWords, ruleWords, wasteOf } from '@yugator/core';
 import type { MachineSetUp, Sheet } from '@yugator/core';
 import { Fragment } from 'react';
 import { DrainWords } from '../fluid/DrainWords.js';
@@ -31,8 +31,8 @@ export function FetchList({
     ({ judgement }) => judgement !== null && judgement.verdict !== 'suits',
   );
   const partsRule = ruleWords('parts', setUp);
-  const oils = drained.filter(({ fluid }) => isUsedOil(fluid));
-  const others = drained.filter(({ fluid }) => !isUsedOil(fluid));
+  const oils = drained.filter(({ fluid }) => wasteOf(fluid) === 'oil');
+  const others = drained.filter(({ fluid }) => wasteOf(fluid) !== 'oil');
   return (
     <details className={styles.fetch}>
       <summary>Fetch first: tools, parts and fluids</summary>

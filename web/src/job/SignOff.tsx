@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { QueryClient } from '@tanstack/react-query';
 import { proposedDraws, SignOffDto } from '@yugator/contracts';
-import type { JobDto, PersonDto, Role } from '@yugator/contracts';
+import type { DrainedDto, JobDto, PersonDto, Role } from '@yugator/contracts';
 import { useEffect, useMemo } from 'react';
 import type { FormEvent } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
@@ -20,7 +20,8 @@ import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { useOutbox } from '../outbox/useOutbox.js';
 import { useSession } from '../session/useSession.js';
-import { handsOnMinutes, usedOilLitres } from '@yugator/core';
+import { drainedWaste, handsOnMinutes } from '@yugator/core';
+import type { Waste } from '@yugator/core';
 import { FluidReason } from './FluidReason.js';
 import { FoundDefects } from './FoundDefects.js';
 import { MendedDefects } from './MendedDefects.js';
@@ -41,12 +42,25 @@ function leftWords(job: JobDto): string {
   return left ? `${countWords(left, 'item')} not settled: not done, due as before.` : '';
 }
 
-/** What the items done so far come to: their minutes of hands, what they take from the shelf, and the used oil. */
-function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws' | 'usedOilLitres'> {
+/** What the items done so far drain, into each of the containers that the job may fill. */
+function drainedOf(job: JobDto, done: readonly string[]): DrainedDto[] {
+  const now = drainedWaste(job.setUp, done);
+  const all = drainedWaste(
+    job.setUp,
+    job.items.map(({ itemId }) => itemId),
+  );
+  return all.map(({ waste }) => ({
+    waste,
+    litres: now.find((each) => each.waste === waste)?.litres ?? 0,
+  }));
+}
+
+/** What the items done so far come to: their minutes of hands, what they take from the shelf, and what they drain. */
+function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws'> & { drained: DrainedDto[] } {
   const done = job.items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId);
   return {
     minutes: handsOnMinutes(job.setUp, done),
-    usedOilLitres: usedOilLitres(job.setUp, done),
+    drained: drainedOf(job, done),
     draws: proposedDraws(job).map(({ articleId, quantity, left, onHand }) => ({
       articleId,
       quantity,
@@ -62,18 +76,26 @@ function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
   const isOurs = {
     minutes: !dirtyFields.minutes,
     draws: !dirtyFields.draws,
-    oil: !dirtyFields.usedOilLitres,
+    drained: !dirtyFields.drained,
   };
   const proposal = useMemo(() => JSON.stringify(proposalOf(job)), [job]);
   useEffect(() => {
-    const { minutes, draws, usedOilLitres: oil }: ReturnType<typeof proposalOf> = JSON.parse(proposal);
+    const { minutes, draws, drained }: ReturnType<typeof proposalOf> = JSON.parse(proposal);
     if (isOurs.minutes) form.setValue('minutes', minutes);
     if (isOurs.draws) form.setValue('draws', draws);
-    if (isOurs.oil) form.setValue('usedOilLitres', oil);
+    if (isOurs.drained) form.setValue('drained', drained);
     // Only a new proposal counts; what was typed since must not be overwritten.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [proposal]);
 }
+
+/** What is asked of each container. */
+const INTO: Readonly<Record<Waste, string>> = {
+  oil: 'Used oil into the container',
+  coolant: 'Used coolant into its container',
+  brakeFluid: 'Used brake fluid into its container',
+  fuel: 'Old fuel into its container',
+};
 
 /** As the server has it: only who does jobs can have done one. */
 const DOES_JOBS: readonly Role[] = ['crewLead', 'mechanic'];
@@ -130,10 +152,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
       say(`${done.machine.tag} is signed off.`);
     },
   );
-  const drainsOil = useMemo(() => {
-    const all = job.items.map(({ itemId }) => itemId);
-    return usedOilLitres(job.setUp, all) > 0;
-  }, [job]);
+  const drained = useMemo(() => drainedOf(job, []), [job]);
   const isWaiting = useOutbox().some((entry) => stepOfEntry(entry)?.jobId === job.id);
   const nothingSaid = job.items.every(({ outcome }) => outcome === null);
   const submit = (event: FormEvent) => {
@@ -163,15 +182,16 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
       </div>
       <Draws form={form} proposed={proposedDraws(job)} />
       <FluidReason form={form} job={job} />
-      {drainsOil ? (
+      {drained.map(({ waste }, at) => (
         <QuantityField
+          key={waste}
           form={form}
-          name="usedOilLitres"
-          label="Used oil into the container"
+          name={`drained.${at}.litres`}
+          label={INTO[waste]}
           dimension="volume"
           keptDecimals={2}
         />
-      ) : null}
+      ))}
       <MendedDefects form={form} job={job} />
       <FoundDefects job={job} />
       <CostLine form={form} job={job} />

@@ -161,7 +161,7 @@ describe('what became of it', () => {
       minutes: Number(ofOil()),
       version: 1,
     });
-    expect(sent).toMatchObject({ usedOilLitres: 2, mendedDefectIds: [DEFECT] });
+    expect(sent).toMatchObject({ drained: [{ waste: 'oil', litres: 2 }], mendedDefectIds: [DEFECT] });
     expect(sent.draws).toEqual([{ articleId: KIT.articleId, quantity: 1, left: [], onHand: 0 }]);
   });
 

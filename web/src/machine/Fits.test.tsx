@@ -75,6 +75,7 @@ function show(role: Role = 'mechanic', fits: FitsDto = FITS) {
         panLitres: 8,
         extractorLitres: 6,
         usedOilLitres: 60,
+        wasteLitres: { coolant: 20, brakeFluid: 5, fuel: 20 },
         climate: PLAIN_CLIMATE,
         version: 1,
       },

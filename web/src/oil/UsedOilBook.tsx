@@ -1,7 +1,11 @@
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
 import MenuItem from '@mui/material/MenuItem';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { EnterUsedOilDto } from '@yugator/contracts';
-import type { UsedOilDto } from '@yugator/contracts';
+import type { UsedOilDto, WasteContainerDto } from '@yugator/contracts';
+import { civilDate, daysBetween, WASTE_KEYS, WASTES } from '@yugator/core';
+import { useState } from 'react';
 import { get } from '../api/request.js';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
@@ -17,6 +21,7 @@ import table from '../page/table.module.css';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
 import { useStockWords } from '../session/useStockWords.js';
+import styles from './oil.module.css';
 
 const SHOWN = 12;
 
@@ -31,9 +36,11 @@ function EntryForm({ onDone }: { onDone: () => void }) {
   const say = useNotice();
   const form = useDtoForm<EnterUsedOilDto>(EnterUsedOilDto, {
     kind: 'collected',
+    waste: 'oil',
     litres: NaN,
     on: today,
     note: '',
+    receipt: '',
   });
   const enter = useWrite<UsedOilDto, EnterUsedOilDto>(
     (body) => ({ method: 'POST', path: '/used-oil', body }),
@@ -43,6 +50,7 @@ function EntryForm({ onDone }: { onDone: () => void }) {
       onDone();
     },
   );
+  const kind = form.watch('kind');
   return (
     <FormDialog
       title="The used-oil book"
@@ -55,23 +63,76 @@ function EntryForm({ onDone }: { onDone: () => void }) {
       <Field form={form} name="kind" label="What happened" select defaultValue="collected">
         <MenuItem value="collected">Collected</MenuItem>
         <MenuItem value="in">Poured in</MenuItem>
+        <MenuItem value="level">Found in it</MenuItem>
       </Field>
-      <QuantityField form={form} name="litres" label="How much" dimension="volume" keptDecimals={2} />
+      <Field form={form} name="waste" label="Of what" select defaultValue="oil">
+        {WASTE_KEYS.map((waste) => (
+          <MenuItem key={waste} value={waste}>
+            {WASTES[waste].words}
+          </MenuItem>
+        ))}
+      </Field>
+      <QuantityField
+        form={form}
+        name="litres"
+        label={kind === 'level' ? 'How much is in it' : 'How much'}
+        dimension="volume"
+        keptDecimals={2}
+      />
       <DayField form={form} name="on" label="Day" />
-      <Field form={form} name="note" label="By whom, or from where" />
+      <Field
+        form={form}
+        name="note"
+        label={kind === 'level' ? 'How it was found' : 'By whom, or from where'}
+      />
+      {kind === 'collected' ? <Field form={form} name="receipt" label="Number of the receipt" /> : null}
     </FormDialog>
   );
 }
 
-/** The used-oil container and its book: what went in, and what was collected. */
+/** From this share on, or when it may be full within so many days, a container is to be collected soon. */
+const NEARLY_FULL = 0.8;
+const SOON_DAYS = 14;
+
+/** A container of waste: how full it is, and when it will be. */
+function Container({ container: { waste, inside, capacity, outlook } }: { container: WasteContainerDto }) {
+  const { today } = useSession();
+  const stock = useStockWords();
+  const now = civilDate(today);
+  const isSoon =
+    inside > NEARLY_FULL * capacity || (outlook !== null && daysBetween(now, outlook.soonest) <= SOON_DAYS);
+  return (
+    <>
+      <LinearProgress
+        variant="determinate"
+        aria-label={`How full the container of ${WASTES[waste].words} is`}
+        value={capacity > 0 ? Math.min(100, (100 * inside) / capacity) : 100}
+        className={styles.level}
+      />
+      <p>
+        <b>{stock(inside, 'litre')}</b> of {WASTES[waste].words} in a container of {stock(capacity, 'litre')}.
+        {isSoon && inside > 0 ? <b> Have it collected soon.</b> : null}
+      </p>
+      {outlook ? (
+        <p className="soft">
+          {stock(outlook.perWeek, 'litre')} a week over the last year: full about{' '}
+          {dayWords(outlook.fullOn, today)}; as in the busiest quarter, on {dayWords(outlook.soonest, today)}.
+        </p>
+      ) : null}
+    </>
+  );
+}
+
+/** The containers of used oil and other waste, and their book: what went in, and what was collected. */
 export function UsedOilBook() {
   const { today } = useSession();
   const stock = useStockWords();
   const { data, error, refetch } = useQuery(usedOilQuery);
   const mayWrite = useIsOneOf('crewLead', 'mechanic');
+  const [isAll, setAll] = useState(false);
   return (
     <section aria-label="Used oil" style={{ marginBottom: 24 }}>
-      <h2 style={{ marginBottom: 6 }}>Used oil</h2>
+      <h2 style={{ marginBottom: 6 }}>Used oil and other waste</h2>
       {!data ? (
         error ? (
           <Failed error={error} again={refetch} />
@@ -80,33 +141,45 @@ export function UsedOilBook() {
         )
       ) : (
         <>
-          <p style={{ marginBottom: 8 }}>
-            <b>{stock(data.inside, 'litre')}</b> in a container of {stock(data.capacity, 'litre')}.
-            {data.inside > 0.8 * data.capacity ? <b> Have it collected soon.</b> : null}
-          </p>
+          <ul className={styles.containers}>
+            {data.containers.map((container) => (
+              <li key={container.waste}>
+                <Container container={container} />
+              </li>
+            ))}
+          </ul>
           {data.entries.length ? (
             <table className={table.table}>
               <thead>
                 <tr>
                   <th>Day</th>
                   <th className={table.number}>How much</th>
+                  <th>Of</th>
                   <th>What</th>
                   <th>By</th>
                 </tr>
               </thead>
               <tbody>
-                {data.entries.slice(0, SHOWN).map(({ id, on, litres, note, by }) => (
-                  <tr key={id}>
-                    <td>{dayWords(on, today)}</td>
-                    <td className={table.number} data-label="How much:">
-                      {`${litres > 0 ? '+' : ''}${stock(litres, 'litre')}`}
-                    </td>
-                    <td>{note}</td>
-                    <td>{by}</td>
-                  </tr>
-                ))}
+                {data.entries
+                  .slice(0, isAll ? undefined : SHOWN)
+                  .map(({ id, on, litres, waste, note, receipt, by }) => (
+                    <tr key={id}>
+                      <td>{dayWords(on, today)}</td>
+                      <td className={table.number} data-label="How much:">
+                        {`${litres > 0 ? '+' : ''}${stock(litres, 'litre')}`}
+                      </td>
+                      <td>{WASTES[waste].words}</td>
+                      <td>{receipt ? `${note}, receipt ${receipt}` : note}</td>
+                      <td>{by}</td>
+                    </tr>
+                  ))}
               </tbody>
             </table>
+          ) : null}
+          {data.entries.length > SHOWN && !isAll ? (
+            <Button variant="text" onClick={() => setAll(true)}>
+              The latest {data.entries.length} lines
+            </Button>
           ) : null}
           {mayWrite ? (
             <div style={{ marginTop: 10 }}>

@@ -32,7 +32,7 @@ const OIL = article({
 });
 const ANSWERS = {
   '/api/articles': [article({}), OIL],
-  '/api/used-oil': { inside: 0, capacity: 60, entries: [] },
+  '/api/used-oil': { containers: [], entries: [] },
 };
 
 describe('the shelf', () => {

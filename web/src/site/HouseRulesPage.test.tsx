@@ -13,6 +13,7 @@ const WORKSHOP: WorkshopDto = {
   panLitres: 8,
   extractorLitres: 6,
   usedOilLitres: 60,
+  wasteLitres: { coolant: 20, brakeFluid: 5, fuel: 20 },
   version: 3,
 };
 let server: Wire;

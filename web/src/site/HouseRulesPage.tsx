@@ -33,6 +33,9 @@ const VESSELS = [
   { name: 'panLitres', label: 'Drain pan' },
   { name: 'extractorLitres', label: 'Extractor' },
   { name: 'usedOilLitres', label: 'Used-oil container' },
+  { name: 'wasteLitres.coolant', label: 'Container of used coolant' },
+  { name: 'wasteLitres.brakeFluid', label: 'Container of used brake fluid' },
+  { name: 'wasteLitres.fuel', label: 'Container of old fuel' },
 ] as const;
 
 interface RuleProps {
