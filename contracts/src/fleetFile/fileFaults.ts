@@ -5,6 +5,8 @@ import { specFaults } from '../machine/specFaults.js';
 import { faultWords } from '../meter/faultWords.js';
 import { fault } from '../problem/fault.js';
 import type { FieldFaultDto } from '../problem/problem.dto.js';
+import { shelfFaults } from './shelfFaults.js';
+import type { KnownShelf } from './shelfFaults.js';
 import { seasonFaults } from '../season/seasonFaults.js';
 import type { FileAttachmentDto, FileMachineDto, FileSegmentDto, FleetFileDto } from './fleetFile.dto.js';
 
@@ -14,10 +16,17 @@ export interface KnownNames {
   readonly seasons: ReadonlySet<string>;
   /** by book: the keys of its lines */
   readonly books: ReadonlyMap<string, ReadonlySet<string>>;
+  /** null: nothing is asked of the shelf */
+  readonly shelf: KnownShelf | null;
 }
 
 /** A site that has nothing yet. */
-export const NOTHING_KNOWN: KnownNames = { tags: new Set(), seasons: new Set(), books: new Map() };
+export const NOTHING_KNOWN: KnownNames = {
+  tags: new Set(),
+  seasons: new Set(),
+  books: new Map(),
+  shelf: null,
+};
 
 /** A file beside what is there: books that are there count as they are there. */
 interface Beside extends KnownNames {
@@ -164,6 +173,7 @@ export function fileFaults(
   const beside: Beside = {
     now,
     tags: known.tags,
+    shelf: known.shelf,
     seasons: new Set([...known.seasons, ...keys(file.seasons)]),
     // A book that is here already counts as it is here.
     books: new Map([
@@ -185,5 +195,6 @@ export function fileFaults(
     ...file.books.flatMap((book, index) => lineFaults(book, `${path}/books/${index}`)),
     ...seasonFaults(file.seasons, `${path}/seasons`),
     ...file.machines.flatMap((machine, index) => machineFaults(machine, `${path}/machines/${index}`, beside)),
+    ...(known.shelf ? shelfFaults(file, known.shelf, path) : []),
   ];
 }

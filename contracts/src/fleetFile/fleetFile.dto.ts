@@ -12,6 +12,7 @@ import {
   ValidateIf,
 } from 'class-validator';
 import { BookFieldsDto, BookItemFieldsDto } from '../books/book.dto.js';
+import { FileFitDto, FileShelfDto } from './fileShelf.dto.js';
 import { FILE_VERSIONS } from './fileVersion.js';
 import type { FileVersion } from './fileVersion.js';
 import { MachineFactsDto } from '../machine/machine.dto.js';
@@ -171,6 +172,11 @@ export class FileMachineDto extends MachineFactsDto {
   @IsOptional()
   @Parts(() => FileJudgementDto, 2_000, 'Keep 2,000 judgements at most.')
   judged?: FileJudgementDto[];
+
+  /** which articles it takes, by their names */
+  @IsOptional()
+  @Parts(() => FileFitDto, 200, 'Keep 200 articles that fit at most.')
+  fits?: FileFitDto[];
 }
 
 /** A fleet as it is exported and imported: names in place of ids, times in UTC, quantities in SI units. */
@@ -192,6 +198,10 @@ export class FleetFileDto implements FleetFile {
 
   @Parts(() => FileMachineDto, 2000, 'Keep 2,000 machines at most.')
   machines!: FileMachineDto[];
+
+  @IsOptional()
+  @Part(() => FileShelfDto, 'Give the shelf with its articles and suppliers, or leave it out.')
+  shelf?: FileShelfDto | null;
 }
 
 /** Whether a file could be taken in, and what it holds. */
@@ -200,6 +210,9 @@ export class ImportResultDto {
   books!: number;
   seasons!: number;
   readings!: number;
+  /** new ones; what is here already counts as it is here */
+  articles!: number;
+  suppliers!: number;
   /** false for a trial: nothing was written */
   written!: boolean;
 }

@@ -23,6 +23,7 @@ import type { StoredMachine } from '../facts/fleetFacts.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { Op } from 'sequelize';
+import { exportShelf } from './exportShelf.js';
 import { storedCard } from '../machine/storedCard.js';
 
 /** The name of every line of a book, and of its book. */
@@ -66,7 +67,7 @@ export class ExportFleet {
     const ownOf = grouped(own, ({ machineId }) => machineId);
     const bookNames = new Map(books.map(({ id, name }) => [id, name]));
     const seasonNames = new Map(seasons.map(({ id, name }) => [id, name]));
-    const history = await this.history(lines);
+    const [history, { shelf, fits }] = await Promise.all([this.history(lines), exportShelf(site.currency)]);
     return {
       format: 'yugator-fleet',
       version: FILE_VERSION,
@@ -84,7 +85,9 @@ export class ExportFleet {
         done: history.done.get(stored.machine.id) ?? [],
         declared: history.declared.get(stored.machine.id) ?? [],
         judged: history.judged.get(stored.machine.id) ?? [],
+        fits: fits.get(stored.machine.id) ?? [],
       })),
+      shelf,
     };
   }
 
@@ -92,7 +95,7 @@ export class ExportFleet {
     { machine, facts, attachments, overrides }: StoredMachine,
     lines: Lines,
     seasonNames: ReadonlyMap<string, string>,
-  ): Omit<FileMachineDto, 'books' | 'items' | 'readings' | 'done' | 'declared' | 'judged'> {
+  ): Omit<FileMachineDto, 'books' | 'items' | 'readings' | 'done' | 'declared' | 'judged' | 'fits'> {
     return {
       ...machineFacts(machine),
       status: machine.status,

@@ -57,7 +57,15 @@ describe('a fleet file', () => {
       machines: [{ tag: 'T-1' }, { tag: 'T-2' }],
     });
     const trial = await take(renamed(file), true);
-    expect(trial.body).toEqual({ machines: 2, books: 0, seasons: 0, readings: 4, written: false });
+    expect(trial.body).toEqual({
+      machines: 2,
+      books: 0,
+      seasons: 0,
+      readings: 4,
+      articles: 0,
+      suppliers: 0,
+      written: false,
+    });
     expect(await tags()).toEqual(['T-1', 'T-2']);
     expect((await take(renamed(file))).body.written).toBe(true);
     const { body } = await yard.ask<MachineDto[]>('GET', '/api/machines');

@@ -20,6 +20,8 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 import { columnsOf, metersOf, outcomesOf, writeParts } from './fileMachine.js';
 import type { FileOutcome, Ids, LineRef } from './fileMachine.js';
 import { writeMeter } from './writeMeter.js';
+import { articleIds, knownShelf, newOnShelf, traitFaultsOf, writeFits, writeShelf } from './writeShelf.js';
+import type { NewOnShelf } from './writeShelf.js';
 
 /** Takes a fleet file in: all of it, or nothing, with every fault named. */
 @Injectable()
@@ -33,27 +35,34 @@ export class ImportFleet {
   async import({ file, isTrial }: ImportFleetDto, caller: Importer): Promise<ImportResultDto> {
     const { now } = await this.calendar.read();
     const write = async () => {
-      await this.check(file, now);
+      const shelf = await this.check(file, now);
       const result = {
         machines: file.machines.length,
         ...(await this.fresh(file)),
+        articles: shelf.articles.length,
+        suppliers: shelf.suppliers.length,
         readings: file.machines.reduce((sum, { readings }) => sum + readings.length, 0),
         written: !isTrial,
       };
       await this.writeShared(file);
-      const ids = await this.ids();
+      await writeShelf(shelf, caller, new Date(now));
+      const ids = { ...(await this.ids()), articles: await articleIds() };
       const machineIds: string[] = [];
       for (const machine of file.machines)
         machineIds.push(await this.writeMachine(machine, ids, caller, new Date(now)));
       await keepNamesOf(machineIds);
-      this.work.changed('machines', 'readings', 'jobs', 'books', 'seasons');
+      this.work.changed('machines', 'readings', 'jobs', 'books', 'seasons', 'shelf');
       return result;
     };
     // What the database has against a file shows only when it is written: a trial writes it too, and takes it back.
     return isTrial ? this.work.tryOut(write) : this.work.run(write);
   }
 
-  private async check(file: FleetFileDto, now: number): Promise<void> {
+  /** Throws with all that speaks against a file; gives what of its shelf is not here yet. */
+  private async check(file: FleetFileDto, now: number): Promise<NewOnShelf> {
+    const { site } = await this.calendar.read();
+    const here = await knownShelf(site.currency);
+    const shelf = file.shelf ?? null;
     const [machines, books, seasons] = await Promise.all([
       Machine.findAll({ attributes: ['tag'] }),
       Book.findAll({ include: [Item] }),
@@ -68,9 +77,11 @@ export class ImportFleet {
           new Set((book.items ?? []).map(({ name }) => nameKey(name))),
         ]),
       ),
+      shelf: here,
     };
-    const faults = fileFaults(file, known, now);
+    const faults = [...fileFaults(file, known, now), ...traitFaultsOf(shelf, here)];
     if (faults.length) throw fieldProblem(...faults);
+    return newOnShelf(shelf, here);
   }
 
   /** How many of the file's books and seasons are not here yet. */
@@ -113,7 +124,7 @@ export class ImportFleet {
 
   private async writeMachine(
     machine: FileMachineDto,
-    ids: Ids,
+    ids: Ids & { readonly articles: ReadonlyMap<string, string> },
     caller: Importer,
     now: Date,
   ): Promise<string> {
@@ -127,6 +138,7 @@ export class ImportFleet {
     const idOf = ({ book, item }: LineRef) =>
       (book === OWN_ITEMS ? own : ids.lines.get(nameKey(book)))?.get(nameKey(item)) ?? '';
     await writeParts(id, machine, ids, idOf);
+    await writeFits(id, machine.fits ?? [], ids.articles);
     for (const meter of metersOf(machine)) await writeMeter(id, meter, machine.inServiceOn, caller);
     await Declaration.bulkCreate(
       declared.map((point) => ({

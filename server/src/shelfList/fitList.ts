@@ -8,8 +8,9 @@ import { FitRow } from '../models/shelf.model.js';
 import type { FleetSchedule, ScheduledMachine } from '../schedule/fleetSchedule.js';
 import type { ShelvedFit } from '../shelf/fits.js';
 import type { SiteCalendar, SiteNow } from '../site/siteCalendar.js';
+import { known } from '../database/known.js';
 import { inChunks } from './inChunks.js';
-import { knownIn, namedArticles } from './namedArticles.js';
+import { namedArticles } from './namedArticles.js';
 import { atHeadings } from './openList.js';
 import type { OpenList, ReadyLine } from './openList.js';
 import { byOwner } from './priceList.js';
@@ -65,7 +66,7 @@ export async function fitList(
   const tags = new Map(inService.map(({ id, tag }) => [id, tag]));
   const links = rows.flatMap(({ machineId, component, articleId, quantity, standing, reason }) => {
     const owner = tags.get(machineId);
-    const article = knownIn(byId, articleId).name;
+    const article = known(byId, articleId).name;
     return owner === undefined
       ? []
       : [{ ownerId: machineId, articleId, line: { owner, article, component, quantity, standing, reason } }];
@@ -78,7 +79,7 @@ export async function fitList(
       quantity,
       standing,
       reason,
-      article: knownIn(byId, articleId),
+      article: known(byId, articleId),
     }));
 
   const machineFaults = (lines: readonly Ready[], scheduled: ScheduledMachine, now: SiteNow): ListFault[] => {

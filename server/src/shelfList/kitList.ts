@@ -4,8 +4,9 @@ import type { KitLine, LinkTarget, ListFault } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { Article, KitPartRow } from '../models/shelf.model.js';
 import { partFaults } from '../shelf/kitParts.js';
+import { known } from '../database/known.js';
 import { inChunks } from './inChunks.js';
-import { knownIn, namedArticles } from './namedArticles.js';
+import { namedArticles } from './namedArticles.js';
 import { atHeadings } from './openList.js';
 import type { OpenList, ReadyLine } from './openList.js';
 import { byOwner } from './priceList.js';
@@ -27,7 +28,7 @@ export async function kitList(lock: boolean): Promise<OpenList<KitLine, LinkTarg
   const links = parts.map(({ kitId, articleId, quantity }) => ({
     ownerId: kitId,
     articleId,
-    line: { owner: knownIn(byId, kitId).name, article: knownIn(byId, articleId).name, quantity },
+    line: { owner: known(byId, kitId).name, article: known(byId, articleId).name, quantity },
   }));
   const owners = [...byId.values()].flatMap(({ id, name, kind, number }) =>
     kind === 'kit' ? [{ id, name, codes: number ? [number] : [] }] : [],
@@ -35,7 +36,7 @@ export async function kitList(lock: boolean): Promise<OpenList<KitLine, LinkTarg
 
   const faultsOf = (ready: Ready): ListFault[] => {
     const { faults, value } = checkBody(KitPartFieldsDto, partOf(ready));
-    const found = faults ?? partFaults(knownIn(byId, value.articleId), value.quantity, '');
+    const found = faults ?? partFaults(known(byId, value.articleId), value.quantity, '');
     return atHeadings(found, ready.line, spec.columns, ([first]) =>
       first === 'quantity' ? 'quantity' : 'article',
     );

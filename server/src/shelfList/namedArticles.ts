@@ -19,10 +19,3 @@ export async function namedArticles(lock = false): Promise<NamedArticles> {
     })),
   };
 }
-
-/** The known of a stored link; throws where the database holds a link to nothing. */
-export function knownIn<T>(byId: ReadonlyMap<string, T>, id: string): T {
-  const known = byId.get(id);
-  if (!known) throw new Error(`A stored link leads to ${id}, which is not there.`);
-  return known;
-}

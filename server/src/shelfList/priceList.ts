@@ -4,8 +4,9 @@ import type { LinkTarget, ListFault, PriceLine } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { OfferRow, Supplier } from '../models/buying.model.js';
 import { pieceFaults } from '../shelf/wholePieces.js';
+import { known } from '../database/known.js';
 import { inChunks } from './inChunks.js';
-import { knownIn, namedArticles } from './namedArticles.js';
+import { namedArticles } from './namedArticles.js';
 import { atHeadings } from './openList.js';
 import type { OpenList, ReadyLine } from './openList.js';
 import { tooManyFaults } from './tooMany.js';
@@ -38,8 +39,8 @@ export async function priceList(currency: string, lock: boolean): Promise<OpenLi
     ownerId: supplierId,
     articleId,
     line: {
-      owner: knownIn(suppliersById, supplierId).name,
-      article: knownIn(byId, articleId).name,
+      owner: known(suppliersById, supplierId).name,
+      article: known(byId, articleId).name,
       number,
       pack,
       priceMinor,
@@ -50,7 +51,7 @@ export async function priceList(currency: string, lock: boolean): Promise<OpenLi
 
   const faultsOf = (ready: Ready): ListFault[] => {
     const { faults, value } = checkBody(OfferFieldsDto, offerOf(ready));
-    const found = faults ?? pieceFaults(knownIn(byId, value.articleId), value.pack, '/pack');
+    const found = faults ?? pieceFaults(known(byId, value.articleId), value.pack, '/pack');
     return atHeadings(found, ready.line, spec.columns, columnOf);
   };
 

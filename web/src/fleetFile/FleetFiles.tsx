@@ -46,7 +46,7 @@ function ReadFleet() {
       path: '/fleet/import',
       body: { file: content, isTrial },
     }),
-    ['machines', 'readings', 'jobs', 'books', 'seasons'],
+    ['machines', 'readings', 'jobs', 'books', 'seasons', 'shelf'],
   );
   const start = async (chosen: File | undefined) => {
     if (!chosen) return;
@@ -98,7 +98,9 @@ function ReadFleet() {
           <p>
             This file brings {countWords(trial.machines, 'machine')} with{' '}
             {countWords(trial.readings, 'reading')}, {countWords(trial.books, 'new book')} and{' '}
-            {countWords(trial.seasons, 'new season')}. Nothing is written yet.
+            {countWords(trial.seasons, 'new season')}; for the shelf,{' '}
+            {countWords(trial.articles, 'new article')} and {countWords(trial.suppliers, 'new supplier')}.
+            Nothing is written yet.
           </p>
           <Button variant="contained" color="primary" onClick={take} loading={send.isPending}>
             Take it in
@@ -128,7 +130,8 @@ export function FleetFiles({ isLead }: { isLead: boolean }) {
     >
       <h2>Fleet file</h2>
       <p className="soft">
-        Books, seasons, machines, readings and services in one file (docs/files.md says how it is written).
+        Books, seasons, machines, readings, services and the shelf in one file (docs/files.md says how it is
+        written).
       </p>
       {problem ? <Caution title="No file">{<p>{problem}</p>}</Caution> : null}
       <Button onClick={() => void take()}>Export the fleet</Button>

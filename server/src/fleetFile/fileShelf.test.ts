@@ -1,0 +1,170 @@
+import type {
+  ArticleDto,
+  FileArticleDto,
+  FileShelfDto,
+  FleetFileDto,
+  ImportResultDto,
+  SupplierDto,
+} from '@yugator/contracts';
+import { faultsOf } from '../testing/fitActs.js';
+import type { Refused } from '../testing/fitActs.js';
+import { yardOfFile } from '../testing/testApp.js';
+
+const yard = yardOfFile('Europe/London');
+const exported = async () => (await yard.ask<FleetFileDto>('GET', '/api/fleet/file')).body;
+const take = (file: unknown, isTrial = false) =>
+  yard.ask<ImportResultDto & Refused>('POST', '/api/fleet/import', { body: { file, isTrial } });
+
+const ARTICLE: FileArticleDto = {
+  name: 'Black filter',
+  kind: 'part',
+  unit: 'piece',
+  leastOnHand: 2,
+  priceMinor: 790,
+  number: 'F-1',
+  component: 'engineOilFilter',
+  isRetired: false,
+  contents: [],
+  lots: [
+    { left: 2, leftMinor: 1400, container: null },
+    { left: 1, leftMinor: 790, container: null },
+  ],
+};
+const shelfOf = (over: Partial<FileShelfDto>): FileShelfDto => ({
+  currency: 'GBP',
+  articles: [ARTICLE],
+  suppliers: [],
+  ...over,
+});
+
+describe('the shelf in a fleet file', () => {
+  it('is new here with what lies there in lots, kits, suppliers and what fits; a second time nothing is new', async () => {
+    const { machines, ...file } = await exported();
+    const [first] = machines;
+    if (!first) throw new Error('The fleet is too small.');
+    const kit: FileArticleDto = {
+      ...ARTICLE,
+      name: 'Filter kit',
+      kind: 'kit',
+      number: 'K-9',
+      component: null,
+      contents: [{ article: 'black filter', quantity: 2 }],
+      lots: [],
+    };
+    const plain = { leadDays: 2, carriageMinor: 650, freeFromMinor: null, note: '', isRetired: false };
+    const offers = [{ article: 'Black filter', number: 'x', pack: 10, priceMinor: 6900, leadDays: null }];
+    const shelf = shelfOf({ articles: [ARTICLE, kit], suppliers: [{ name: 'Larch', ...plain, offers }] });
+    const fit = { component: 'engineOilFilter' as const, article: 'Black filter', quantity: 1 };
+    const fits = [{ ...fit, standing: 'original' as const, reason: '' }];
+    const whole = { ...file, machines: [{ ...first, tag: 'S-1', fits }], shelf };
+    const trial = await take(whole, true);
+    expect(trial.body).toMatchObject({ machines: 1, articles: 2, suppliers: 1, written: false });
+    expect((await exported()).shelf?.articles.map(({ name }) => name)).toEqual(
+      file.shelf?.articles.map(({ name }) => name),
+    );
+    expect((await take(whole)).body.written).toBe(true);
+    const { body } = await yard.ask<ArticleDto[]>('GET', '/api/articles');
+    expect(body.find(({ name }) => name === 'Black filter')).toMatchObject({
+      onHand: 3,
+      lots: [
+        { left: 2, leftMinor: 1400 },
+        { left: 1, leftMinor: 790 },
+      ],
+    });
+    const again = await exported();
+    expect(again.machines.find(({ tag }) => tag === 'S-1')?.fits).toEqual(fits);
+    expect(again.shelf?.suppliers).toEqual([{ name: 'Larch', ...plain, offers }]);
+    expect(again.shelf?.articles.find(({ name }) => name === 'Filter kit')?.contents).toEqual([
+      { article: 'Black filter', quantity: 2 },
+    ]);
+    const other = { ...whole, machines: [{ ...first, tag: 'S-2', fits }] };
+    expect((await take(other)).body).toMatchObject({ articles: 0, suppliers: 0, written: true });
+    expect((await yard.ask<ArticleDto[]>('GET', '/api/articles')).body).toHaveLength(body.length);
+    expect((await yard.ask<SupplierDto[]>('GET', '/api/suppliers')).body).toHaveLength(1);
+  });
+
+  it.each<[string, FileShelfDto, [string, string][]]>([
+    ['another currency', shelfOf({ currency: 'USD' }), [['currency', 'other']]],
+    [
+      'an article twice',
+      shelfOf({ articles: [ARTICLE, { ...ARTICLE, name: 'BLACK FILTER', number: '' }] }),
+      [['articles/1/name', 'repeated']],
+    ],
+    [
+      'a code of two',
+      shelfOf({ articles: [ARTICLE, { ...ARTICLE, name: 'Other', number: '', barcode: 'f-1' }] }),
+      [['articles/1/number', 'taken']],
+    ],
+    [
+      'half a piece',
+      shelfOf({ articles: [{ ...ARTICLE, lots: [{ left: 0.5, leftMinor: 1, container: null }] }] }),
+      [['articles/0/lots/0/left', 'notWhole']],
+    ],
+    [
+      'contents of no kit',
+      shelfOf({ articles: [{ ...ARTICLE, contents: [{ article: 'Nothing', quantity: 1 }] }] }),
+      [
+        ['articles/0/contents', 'noKit'],
+        ['articles/0/contents/0/article', 'unknown'],
+      ],
+    ],
+    [
+      'a kit in a kit',
+      shelfOf({
+        articles: [
+          {
+            ...ARTICLE,
+            kind: 'kit',
+            component: null,
+            lots: [],
+            contents: [{ article: 'Black filter', quantity: 1 }],
+          },
+        ],
+      }),
+      [['articles/0/contents/0/article', 'kitInKit']],
+    ],
+    [
+      'a part that is a fluid',
+      shelfOf({ articles: [{ ...ARTICLE, component: 'engineOil' }] }),
+      [['articles/0/component', 'doesNotGo']],
+    ],
+  ])('is refused whole for %s', async (_what, shelf, faults) => {
+    const before = await exported();
+    const refused = await take({ ...before, machines: [], shelf });
+    expect([refused.status, faultsOf(refused.body)]).toEqual([
+      422,
+      faults.map(([place, code]) => [`#/file/shelf/${place}`, code]),
+    ]);
+    expect((await exported()).shelf).toEqual(before.shelf);
+  });
+
+  it('is refused for what fits that is no part of the machine, a kit, or not on any shelf', async () => {
+    const file = await exported();
+    const [first] = file.machines;
+    if (!first) throw new Error('The fleet is too small.');
+    const fit = {
+      component: 'engineOilFilter' as const,
+      article: 'Black filter',
+      quantity: null,
+      standing: 'original' as const,
+      reason: '',
+    };
+    const fits = [
+      { ...fit, article: 'Nothing of the kind' },
+      { ...fit, article: 'Oil change kit' },
+      { ...fit, component: 'airFilter' as const },
+      { ...fit, quantity: 1.5 },
+      fit,
+      fit,
+    ];
+    const refused = await take({ ...file, shelf: shelfOf({}), machines: [{ ...first, tag: 'S-3', fits }] });
+    expect(faultsOf(refused.body)).toEqual([
+      ['#/file/machines/0/fits/0/article', 'unknown'],
+      ['#/file/machines/0/fits/1/article', 'kit'],
+      ['#/file/machines/0/fits/2/article', 'otherComponent'],
+      ['#/file/machines/0/fits/3/quantity', 'notWhole'],
+      ['#/file/machines/0/fits/4/article', 'repeated'],
+      ['#/file/machines/0/fits/5/article', 'repeated'],
+    ]);
+  });
+});
