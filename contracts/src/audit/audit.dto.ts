@@ -22,6 +22,7 @@ export const AUDIT_ACTS = [
   'fleetExported',
   'fleetImported',
   'listTaken',
+  'articlesMerged',
   'shedDeviceMade',
   'shedDeviceEnded',
   'codeChanged',

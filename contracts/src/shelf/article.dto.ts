@@ -165,6 +165,19 @@ export class UpdateArticleDto extends ArticleFieldsDto {
   version!: number;
 }
 
+/** Says that two articles are one: all that is known of the one goes to the other. */
+export class MergeArticleDto {
+  @IsId({ message: 'Choose the article that it is one with.' })
+  intoId!: string;
+
+  @IsInt({ message: 'The version that this is based on is missing.' })
+  version!: number;
+
+  /** of the article that stays */
+  @IsInt({ message: 'The version that this is based on is missing.' })
+  intoVersion!: number;
+}
+
 /** Stock that came in, came back or went away, or what was counted on the shelf. */
 export class StockActDto {
   @IsIn(STOCK_ACTS, { message: 'Say whether stock came in, came back, was counted, thrown away or lent.' })

@@ -1,10 +1,18 @@
-import { Body, Controller, Get, Param, Post, Put } from '@nestjs/common';
+import { Body, Controller, Get, Param, Post, Put, Req } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { ArticleDto, CreateArticleDto, StockActDto, UpdateArticleDto } from '@yugator/contracts';
+import {
+  ArticleDto,
+  CreateArticleDto,
+  MergeArticleDto,
+  StockActDto,
+  UpdateArticleDto,
+} from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
+import type { CallerRequest } from '../session/caller.js';
 import { Ledger } from './ledger.js';
+import { MergeArticles } from './mergeArticles.js';
 import { Shelf } from './shelf.js';
 import { IdOf } from '../gate/idParam.js';
 
@@ -14,6 +22,7 @@ export class ShelfController {
   constructor(
     private readonly shelf: Shelf,
     private readonly ledger: Ledger,
+    private readonly merging: MergeArticles,
   ) {}
 
   @ApiOperation({ summary: 'Kits, parts and fluids with what is on hand' })
@@ -38,6 +47,19 @@ export class ShelfController {
   @Put(':id')
   update(@Param('id', IdOf('article')) id: string, @Body() body: UpdateArticleDto): Promise<ArticleDto> {
     return this.shelf.update(id, body);
+  }
+
+  @ApiOperation({ summary: 'Merge an article that was entered twice into the other' })
+  @ApiCreatedResponse({ type: ArticleDto })
+  @Allow('crewLead')
+  @Post(':id/merge')
+  mergeInto(
+    @Param('id', IdOf('article')) id: string,
+    @Body() body: MergeArticleDto,
+    @Caller() caller: Person,
+    @Req() { ip }: CallerRequest,
+  ): Promise<ArticleDto> {
+    return this.merging.merge(id, body, caller, ip);
   }
 
   @ApiOperation({ summary: 'Book stock that came in, came back or went away, or a count' })

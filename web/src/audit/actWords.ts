@@ -20,6 +20,7 @@ export const ACT_WORDS: Record<AuditAct, string> = {
   fleetExported: 'Exported the fleet',
   fleetImported: 'Imported a fleet',
   listTaken: 'Took a list of the shelf in',
+  articlesMerged: 'Merged two articles',
   shedDeviceMade: 'Made a device one of the shed',
   shedDeviceEnded: 'Ended a device of the shed',
   codeChanged: 'Changed a code for the shed',

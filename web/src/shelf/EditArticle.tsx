@@ -13,11 +13,12 @@ import { FormDialog } from '../form/FormDialog.js';
 import { StockField } from '../form/StockField.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { useNotice } from '../page/Notice.js';
-import { useSession } from '../session/useSession.js';
+import { useIsOneOf, useSession } from '../session/useSession.js';
 import { moneyWords } from '../words/figures.js';
 import { ArticleFields } from './ArticleFields.js';
 import { ArticlePick } from './ArticlePick.js';
 import { fieldsOf } from './articleForm.js';
+import { MergeArticle } from './MergeArticle.js';
 import styles from './shelf.module.css';
 import { shelfQueries } from './shelfQueries.js';
 
@@ -89,6 +90,7 @@ function Contents({ form, articles }: PartsProps) {
 
 function EditForm({ article, onDone }: { article: ArticleDto; onDone: () => void }) {
   const say = useNotice();
+  const isLead = useIsOneOf('crewLead');
   const { data = [] } = useQuery(shelfQueries.list());
   const { contents, version, kind, unit, isRetired } = article;
   const form = useDtoForm<UpdateArticleDto>(
@@ -124,6 +126,11 @@ function EditForm({ article, onDone }: { article: ArticleDto; onDone: () => void
       </FormProvider>
       {kind === 'kit' ? <Contents form={form} articles={data} /> : null}
       <CheckField form={form} name="isRetired" label="No longer bought: what is left is used up" />
+      {isLead ? (
+        <div>
+          <MergeArticle article={article} />
+        </div>
+      ) : null}
     </FormDialog>
   );
 }

@@ -291,3 +291,45 @@ describe('a longer shelf', () => {
     });
   });
 });
+
+describe('an article that was entered twice', () => {
+  const TWIN = article({ id: PLUG_ID, name: 'Plug, old', kind: 'part', onHand: 2, version: 4 });
+  const ONE = article({ id: FILTER_ID, name: 'Plug', kind: 'part', onHand: 3, version: 7 });
+
+  it('is made one with the other, after it was said what that comes to', async () => {
+    const { sent, refuse } = wire({ ...ANSWERS, '/api/articles': [TWIN, ONE, OIL] }, () => ONE);
+    showTo('crewLead', <ShelfPage />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Change: Plug, old' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Entered twice: Plug, old' }));
+    const dialog = within(await screen.findByRole('dialog', { name: 'Plug, old was entered twice' }));
+    fireEvent.click(dialog.getByRole('button', { name: 'Make them one' }));
+    expect(await dialog.findByText('Choose the article that it is one with.')).toBeVisible();
+    const field = dialog.getByRole('combobox', { name: 'It is one with' });
+    fireEvent.mouseDown(field);
+    // An oil is no part.
+    expect(screen.getAllByRole('option').map((option) => option.textContent)).toEqual([
+      expect.stringMatching(/^Plug/),
+    ]);
+    fireEvent.click(screen.getByRole('option'));
+    expect(dialog.getByText(/stays, with 5 on hand/)).toBeVisible();
+    const detail = 'One is for the spark plugs, the other for the engine oil filter.';
+    refuse({ status: 422, detail, errors: [{ pointer: '#/intoId', code: 'otherComponent', detail }] });
+    fireEvent.click(dialog.getByRole('button', { name: 'Make them one' }));
+    expect(await dialog.findByText(detail)).toBeVisible();
+    refuse(null);
+    fireEvent.click(dialog.getByRole('button', { name: 'Make them one' }));
+    await screen.findByText('Plug, old is one with Plug now.');
+    expect(sent.at(-1)).toMatchObject({
+      path: `/api/articles/${PLUG_ID}/merge`,
+      body: { intoId: FILTER_ID, version: 4, intoVersion: 7 },
+    });
+  });
+
+  it('is not for mechanics to merge', async () => {
+    wire({ ...ANSWERS, '/api/articles': [TWIN, ONE] });
+    showTo('mechanic', <ShelfPage />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Change: Plug' }));
+    await screen.findByRole('dialog');
+    expect(screen.queryByRole('button', { name: /Entered twice/ })).toBeNull();
+  });
+});
