@@ -27,9 +27,13 @@ export class UsedLineDto {
   costMinor!: number;
 }
 
-/** What the jobs of a machine used in a civil year. */
-export class UsedYearDto {
+/** What the jobs of a machine used in a civil year, a season, or between seasons. */
+export class UsedPeriodDto {
+  /** the season that it is, or lies before; null of a civil year */
+  season!: string | null;
   year!: number;
+  /** between the seasons, before that one */
+  isBefore!: boolean;
   /** engine hours run in it */
   hours!: number;
   lines!: UsedLineDto[];
@@ -42,5 +46,7 @@ export class PartsUsedDto {
   until!: string;
   takes!: TakenDto[];
   /** the latest first */
-  years!: UsedYearDto[];
+  years!: UsedPeriodDto[];
+  /** by the machine's own seasons, the latest first; none where it has no season */
+  seasons!: UsedPeriodDto[];
 }

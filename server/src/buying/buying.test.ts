@@ -226,6 +226,7 @@ describe('the parts that a machine takes and took', () => {
       { name: 'Plug', kind: 'part', drawn: 0, left: 1, costMinor: -1445 },
     ]);
     expect(year?.hours).toBeGreaterThan(0);
+    expect(body.seasons).toMatchObject([{ season: 'Mowing', year: 2027, isBefore: false, costMinor: 1445 }]);
     expect(body.takes).toMatchObject([{ name: 'Filter', unit: 'piece' }]);
     // A record that is voided counts no more.
     await yard.ask('POST', `/api/records/${job.id}/void`, { body: { reason: 'Another machine' } });

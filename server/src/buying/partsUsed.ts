@@ -1,12 +1,22 @@
 import { Injectable } from '@nestjs/common';
-import type { PartsUsedDto, UsedLineDto } from '@yugator/contracts';
-import { addDays, civilDate, dayNumber, lifeAtDay, roundHours, takenUntil, usedByYear } from '@yugator/core';
-import type { CivilDate, UsedArticle, UsedDraw } from '@yugator/core';
+import type { PartsUsedDto, UsedLineDto, UsedPeriodDto } from '@yugator/contracts';
+import {
+  addDays,
+  civilDate,
+  dayNumber,
+  lifeAtDay,
+  roundHours,
+  takenUntil,
+  usedBySeason,
+  usedByYear,
+} from '@yugator/core';
+import type { CivilDate, Season, UsedArticle, UsedDraw, UsedPeriod } from '@yugator/core';
 import { Job } from '../models/job.model.js';
 import { Article, FitRow, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { notFound } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
+import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { machineNeeds } from './machineNeeds.js';
 
@@ -32,12 +42,16 @@ async function drawsOf(machineId: string): Promise<UsedDraw[]> {
   });
 }
 
-/** Engine hours run in a civil year, up to `today`. */
-function hoursIn({ schedule }: ScheduledMachine, year: number, today: CivilDate): number {
-  const before = civilDate(`${year - 1}-12-31`);
-  const last = civilDate(`${year}-12-31`);
-  const end = lifeAtDay(schedule.points, dayNumber(last < today ? last : today));
-  return roundHours(Math.max(0, end - lifeAtDay(schedule.points, dayNumber(before))));
+/** The seasons that a machine takes part in. */
+function ownSeasons({ facts }: ScheduledMachine, seasons: readonly Season[]): Season[] {
+  const own = new Set(facts.participation.map(({ seasonId }) => seasonId));
+  return seasons.filter(({ id }) => own.has(id));
+}
+
+/** Engine hours run from one day to another, both included, up to `today`. */
+function hoursIn({ schedule }: ScheduledMachine, from: CivilDate, to: CivilDate, today: CivilDate): number {
+  const end = lifeAtDay(schedule.points, dayNumber(to < today ? to : today));
+  return roundHours(Math.max(0, end - lifeAtDay(schedule.points, dayNumber(addDays(from, -1)))));
 }
 
 /** Which kits and parts a machine takes in a year, and took. */
@@ -46,15 +60,17 @@ export class PartsUsed {
   constructor(
     private readonly calendar: SiteCalendar,
     private readonly schedule: FleetSchedule,
+    private readonly seasons: Seasons,
   ) {}
 
   async of(machineId: string): Promise<PartsUsedDto> {
-    const [scheduled, siteNow, draws, fits, articles] = await Promise.all([
+    const [scheduled, siteNow, draws, fits, articles, seasons] = await Promise.all([
       this.schedule.readOne(machineId),
       this.calendar.read(),
       drawsOf(machineId),
       FitRow.findAll({ where: { machineId } }),
       Article.findAll(),
+      this.seasons.all(),
     ]);
     if (!scheduled) throw notFound('machine');
     const lines = await ItemArticleRow.findAll({
@@ -64,6 +80,14 @@ export class PartsUsed {
     const until = addDays(today, DAYS_AHEAD - 1);
     const works = machineNeeds(scheduled, fits, lines, siteNow, until);
     const known = new Map(articles.map((article) => [article.id, article]));
+    const periodDto = ({ season, year, isBefore, from, to, used, costMinor }: UsedPeriod): UsedPeriodDto => ({
+      season,
+      year,
+      isBefore,
+      hours: hoursIn(scheduled, from, to, today),
+      lines: used.map((each) => this.line(each, known)),
+      costMinor,
+    });
     return {
       until,
       takes: takenUntil(works, until).flatMap(({ articleId, quantity, times }) => {
@@ -73,12 +97,8 @@ export class PartsUsed {
         const costMinor = Math.round(quantity * priceMinor);
         return [{ articleId, name, unit, number: number ?? '', place, quantity, times, costMinor }];
       }),
-      years: usedByYear(draws).map(({ year, used, costMinor }) => ({
-        year,
-        hours: hoursIn(scheduled, year, today),
-        lines: used.map((each) => this.line(each, known)),
-        costMinor,
-      })),
+      years: usedByYear(draws).map(periodDto),
+      seasons: usedBySeason(draws, ownSeasons(scheduled, seasons)).map(periodDto),
     };
   }
 

@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import type { MachineDetailDto, PartsUsedDto } from '@yugator/contracts';
+import { choose } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { PartsUsed } from './PartsUsed.js';
 
@@ -30,6 +31,8 @@ const USED: PartsUsedDto = {
   ],
   years: [
     {
+      season: null,
+      isBefore: false,
       year: 2027,
       hours: 82.5,
       costMinor: 3300,
@@ -54,7 +57,11 @@ const USED: PartsUsedDto = {
         },
       ],
     },
-    { year: 2026, hours: 0, costMinor: 500, lines: [] },
+    { season: null, isBefore: false, year: 2026, hours: 0, costMinor: 500, lines: [] },
+  ],
+  seasons: [
+    { season: 'Mowing', isBefore: false, year: 2027, hours: 80, costMinor: 800, lines: [] },
+    { season: 'Mowing', isBefore: true, year: 2027, hours: 2.5, costMinor: 2500, lines: [] },
   ],
 };
 
@@ -87,8 +94,20 @@ test('what it used is told by year and kind, with what an engine hour cost and w
 });
 
 test('a machine on which nothing was used yet says so', async () => {
-  wire({ '/api/machines/m/parts-used': { ...USED, takes: [], years: [] } });
+  wire({ '/api/machines/m/parts-used': { ...USED, takes: [], years: [], seasons: [] } });
   showTo('mechanic', <PartsUsed machine={MACHINE} />);
   expect(await screen.findByText('No job drew anything yet.')).toBeVisible();
   expect(screen.getByText(/Say under What fits what it takes/)).toBeVisible();
+});
+
+test('what it used is told by its seasons, and what was made ready before them', async () => {
+  wire({ '/api/machines/m/parts-used': USED });
+  showTo('mechanic', <PartsUsed machine={MACHINE} />);
+  await screen.findByRole('region', { name: '2027' });
+  await choose('By', 'season');
+  const heads = screen.getAllByRole('heading', { level: 3 }).map((head) => head.textContent);
+  expect(heads).toEqual([
+    'Mowing 2027: £8.00 in 80.0 h, £0.10 an engine hour',
+    'before Mowing 2027: £25.00 in 2.5 h, £10.00 an engine hour',
+  ]);
 });

@@ -1,15 +1,11 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import type {
-  ArticleKind,
-  MachineDetailDto,
-  PartsUsedDto,
-  TakenDto,
-  UsedLineDto,
-  UsedYearDto,
-} from '@yugator/contracts';
+import type { ArticleKind, MachineDetailDto, TakenDto, UsedLineDto, UsedPeriodDto } from '@yugator/contracts';
+import { lazy, Suspense, useState } from 'react';
 import { download } from '../books/download.js';
 import { csvText } from '../csv/csv.js';
+import { Choose } from '../form/Choose.js';
+import type { Choices } from '../form/Choose.js';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
@@ -19,6 +15,14 @@ import { useStockWords } from '../session/useStockWords.js';
 import { countWords, hoursWords, moneyFigure, moneyWords } from '../words/figures.js';
 import styles from './buying.module.css';
 import { buyingQueries } from './buyingQueries.js';
+import { periodName } from './periodName.js';
+
+const UsedChart = lazy(async () => ({ default: (await import('./UsedChart.js')).UsedChart }));
+
+const BY: Choices<'year' | 'season'> = [
+  ['year', 'year'],
+  ['season', 'season'],
+];
 
 const KIND_WORDS: Record<ArticleKind, string> = { kit: 'Kits', part: 'Loose parts', fluid: 'Fluids' };
 
@@ -83,16 +87,18 @@ function amountWords(
   return left ? `${stock(drawn, unit)}, and ${stock(left, unit)} left of kits` : stock(drawn, unit);
 }
 
-/** What a year took, by kind. */
-function Year({ year: { year, hours, lines, costMinor } }: { year: UsedYearDto }) {
+/** What a year or season took, by kind. */
+function Period({ period }: { period: UsedPeriodDto }) {
+  const { hours, lines, costMinor } = period;
+  const name = periodName(period);
   const { site } = useSession();
   const stock = useStockWords();
   const each =
     hours >= 1 ? `, ${moneyWords(Math.round(costMinor / hours), site.currency)} an engine hour` : '';
   return (
-    <section aria-label={String(year)} className={styles.from}>
+    <section aria-label={name} className={styles.from}>
       <h3>
-        {year}: {moneyWords(costMinor, site.currency)}
+        {name}: {moneyWords(costMinor, site.currency)}
         <span className="soft">
           {' '}
           in {hoursWords(hours)} h{each}
@@ -120,9 +126,9 @@ function Year({ year: { year, hours, lines, costMinor } }: { year: UsedYearDto }
   );
 }
 
-function usedCsv({ years }: PartsUsedDto, currency: string): string {
+function usedCsv(periods: readonly UsedPeriodDto[], currency: string): string {
   const head = [
-    'year',
+    'period',
     'kind',
     'article',
     'drawn',
@@ -133,16 +139,16 @@ function usedCsv({ years }: PartsUsedDto, currency: string): string {
   ];
   return csvText([
     head,
-    ...years.flatMap(({ year, hours, lines }) =>
+    ...periods.flatMap(({ lines, ...period }) =>
       lines.map(({ kind, name, drawn, left, unit, costMinor }) => [
-        year,
+        periodName(period),
         kind,
         name,
         drawn,
         left,
         unit,
         moneyFigure(costMinor, currency),
-        hours,
+        period.hours,
       ]),
     ),
   ]);
@@ -151,8 +157,10 @@ function usedCsv({ years }: PartsUsedDto, currency: string): string {
 /** Which kits and parts a machine takes in a year, and took: by year and kind, with what an engine hour cost. */
 export function PartsUsed({ machine }: { machine: MachineDetailDto }) {
   const { site } = useSession();
+  const [by, setBy] = useState<'year' | 'season'>('year');
   const { data, error, refetch } = useQuery(buyingQueries.partsUsed(machine.id));
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
+  const periods = by === 'season' ? data.seasons : data.years;
   return (
     <>
       <section aria-label="Takes in a year" style={{ marginBottom: 24 }}>
@@ -170,7 +178,7 @@ export function PartsUsed({ machine }: { machine: MachineDetailDto }) {
           <Button
             size="small"
             onClick={() =>
-              download(`${machine.tag}-parts-used.csv`, 'text/csv', usedCsv(data, site.currency))
+              download(`${machine.tag}-parts-used.csv`, 'text/csv', usedCsv(periods, site.currency))
             }
           >
             Export as CSV
@@ -186,8 +194,18 @@ export function PartsUsed({ machine }: { machine: MachineDetailDto }) {
           <p className="soft">
             {countWords(data.years.length, 'year')}, what jobs and rounds drew, less what they left of kits.
           </p>
-          {data.years.map((year) => (
-            <Year key={year.year} year={year} />
+          {data.seasons.length ? (
+            <div style={{ maxWidth: 240, margin: '12px 0' }}>
+              <Choose label="By" value={by} choices={BY} onChange={setBy} size="small" />
+            </div>
+          ) : null}
+          {periods.length > 1 ? (
+            <Suspense fallback={null}>
+              <UsedChart periods={periods} />
+            </Suspense>
+          ) : null}
+          {periods.map((period) => (
+            <Period key={periodName(period)} period={period} />
           ))}
         </>
       )}
