@@ -2,8 +2,10 @@ import type {
   ArticleDto,
   BuyingFactsDto,
   CreateOrderDto,
+  MachineDetailDto,
   OrderDto,
   PartsUsedDto,
+  SeasonsDto,
   SupplierDto,
   UpdateSupplierDto,
 } from '@yugator/contracts';
@@ -226,7 +228,24 @@ describe('the parts that a machine takes and took', () => {
       { name: 'Plug', kind: 'part', drawn: 0, left: 1, costMinor: -1445 },
     ]);
     expect(year?.hours).toBeGreaterThan(0);
-    expect(body.seasons).toMatchObject([{ season: 'Mowing', year: 2027, isBefore: false, costMinor: 1445 }]);
+    // It takes part in no season yet.
+    expect(body.seasons).toEqual([]);
+    const mowing = { name: 'Mowing', years: [{ year: 2027, firstDay: '2027-03-24', lastDay: '2027-10-24' }] };
+    const { body: kept } = await yard.ask<SeasonsDto>('PUT', '/api/seasons', {
+      body: { seasons: [mowing], version: 1 },
+    });
+    const { body: machine } = await yard.ask<MachineDetailDto>('GET', `/api/machines/${yard.crew.machine}`);
+    await yard.ask('PUT', `/api/machines/${yard.crew.machine}/seasons`, {
+      body: {
+        participation: [{ seasonId: kept.seasons[0]?.id, hoursPerWeek: 7 }],
+        version: machine.version,
+      },
+    });
+    const { body: now } = await yard.ask<PartsUsedDto>(
+      'GET',
+      `/api/machines/${yard.crew.machine}/parts-used`,
+    );
+    expect(now.seasons).toMatchObject([{ season: 'Mowing', year: 2027, isBefore: false, costMinor: 1445 }]);
     expect(body.takes).toMatchObject([{ name: 'Filter', unit: 'piece' }]);
     // A record that is voided counts no more.
     await yard.ask('POST', `/api/records/${job.id}/void`, { body: { reason: 'Another machine' } });

@@ -108,6 +108,6 @@ test('what it used is told by its seasons, and what was made ready before them',
   const heads = screen.getAllByRole('heading', { level: 3 }).map((head) => head.textContent);
   expect(heads).toEqual([
     'Mowing 2027: £8.00 in 80.0 h, £0.10 an engine hour',
-    'before Mowing 2027: £25.00 in 2.5 h, £10.00 an engine hour',
+    'Before Mowing 2027: £25.00 in 2.5 h, £10.00 an engine hour',
   ]);
 });
