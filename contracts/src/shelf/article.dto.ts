@@ -40,6 +40,8 @@ export class ArticleDto {
   plug!: PlugTraitsDto | null;
   /** no longer bought: what is left of it is used up */
   isRetired!: boolean;
+  /** the path of a photo; null where there is none */
+  photo!: string | null;
   /** of a kit: what it holds */
   contents!: KitPartDto[];
   version!: number;

@@ -28,6 +28,7 @@ import { fits } from './migrations/0026-fits.js';
 import { lots } from './migrations/0027-lots.js';
 import { buying } from './migrations/0028-buying.js';
 import { waste } from './migrations/0029-waste.js';
+import { articlePhotos } from './migrations/0030-article-photos.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -35,7 +36,7 @@ const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
   ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder, restVoltage],
   ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces, everyDay],
-  ...[lateSteps, shedDevices, ownReadings, kits, fits, lots, buying, waste],
+  ...[lateSteps, shedDevices, ownReadings, kits, fits, lots, buying, waste, articlePhotos],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

@@ -22,13 +22,22 @@ import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
 import { PhotoCount } from '../models/photoCount.model.js';
 import { Secret } from '../models/secret.model.js';
 import { Session, ShedDevice } from '../models/session.model.js';
-import { Article, FitRow, ItemArticleRow, KitPartRow, Movement, TakeRow } from '../models/shelf.model.js';
+import {
+  Article,
+  ArticlePhoto,
+  FitRow,
+  ItemArticleRow,
+  KitPartRow,
+  Movement,
+  TakeRow,
+} from '../models/shelf.model.js';
 import { Site } from '../models/site.model.js';
 import { IdempotentRequest } from '../models/idempotentRequest.model.js';
 
 /** Every table that the program reads or writes. */
 export const MODELS = [
   Article,
+  ArticlePhoto,
   AttachmentRow,
   AuditEntry,
   Book,

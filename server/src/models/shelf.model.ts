@@ -38,6 +38,18 @@ export class Article extends Model<InferAttributes<Article>, InferCreationAttrib
   @OptionalMoment declare retiredAt: CreationOptional<Date | null>;
 }
 
+/** What an article looks like. */
+@Table({ tableName: 'article_photos' })
+export class ArticlePhoto extends Model<
+  InferAttributes<ArticlePhoto>,
+  InferCreationAttributes<ArticlePhoto>
+> {
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare articleId: string;
+  @Column({ type: DataType.BLOB('medium'), allowNull: false }) declare bytes: Buffer;
+  /** changes with the photo, so that a browser may keep it */
+  @Ref declare revision: string;
+}
+
 /** An article that a machine takes for a component. */
 @Table({ tableName: 'fits' })
 export class FitRow extends Model<InferAttributes<FitRow>, InferCreationAttributes<FitRow>> {

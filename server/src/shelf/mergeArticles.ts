@@ -8,7 +8,15 @@ import { OfferRow, OrderLine, Supplier } from '../models/buying.model.js';
 import { TopUpRow } from '../models/job.model.js';
 import { Machine } from '../models/machine.model.js';
 import { Person } from '../models/person.model.js';
-import { Article, FitRow, ItemArticleRow, KitPartRow, Movement, TakeRow } from '../models/shelf.model.js';
+import {
+  Article,
+  ArticlePhoto,
+  FitRow,
+  ItemArticleRow,
+  KitPartRow,
+  Movement,
+  TakeRow,
+} from '../models/shelf.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 import { storedTraits } from './articleTraits.js';
 import { Shelf } from './shelf.js';
@@ -105,6 +113,12 @@ async function addUp(from: string, to: string): Promise<void> {
   }
 }
 
+/** The photo of the article that stays stands; where it has none, it takes the other's. */
+async function movePhoto(from: string, to: string): Promise<void> {
+  if (await ArticlePhoto.findByPk(to)) await ArticlePhoto.destroy({ where: { articleId: from } });
+  else await ArticlePhoto.update({ articleId: to }, { where: { articleId: from } });
+}
+
 /** Makes one article of two that were entered for the same thing. */
 @Injectable()
 export class MergeArticles {
@@ -145,8 +159,7 @@ export class MergeArticles {
 
   private async move(twin: Article, into: Article): Promise<void> {
     const { number, barcode, makers } = numbersOf(twin, into);
-    const { makerNumbers: _own, ...traits } = storedTraits(into);
-    const others = storedTraits(twin);
+    const [traits, others] = [storedTraits(into), storedTraits(twin)];
     const where = { articleId: twin.id };
     await Movement.update({ articleId: into.id }, { where });
     await OrderLine.update({ articleId: into.id }, { where });
@@ -156,6 +169,7 @@ export class MergeArticles {
     await addUp(twin.id, into.id);
     // A kit that is one with another holds what that holds.
     await KitPartRow.destroy({ where: { kitId: twin.id } });
+    await movePhoto(twin.id, into.id);
     await twin.destroy();
     await into.update({
       number,

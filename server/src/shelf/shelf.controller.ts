@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Param, Post, Put, Req } from '@nestjs/common';
+import { Body, Controller, Get, Header, Param, Post, Put, Req, StreamableFile } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   ArticleDto,
@@ -6,12 +6,14 @@ import {
   MergeArticleDto,
   StockActDto,
   UpdateArticleDto,
+  UpdatePhotoDto,
 } from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
-import { Allow, ForEveryRole } from '../session/allow.js';
+import { Allow, ForEveryRole, TakesPhotos } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import type { CallerRequest } from '../session/caller.js';
 import { Ledger } from './ledger.js';
+import { ArticlePhotos } from './articlePhotos.js';
 import { MergeArticles } from './mergeArticles.js';
 import { Shelf } from './shelf.js';
 import { IdOf } from '../gate/idParam.js';
@@ -23,6 +25,7 @@ export class ShelfController {
     private readonly shelf: Shelf,
     private readonly ledger: Ledger,
     private readonly merging: MergeArticles,
+    private readonly photos: ArticlePhotos,
   ) {}
 
   @ApiOperation({ summary: 'Kits, parts and fluids with what is on hand' })
@@ -47,6 +50,32 @@ export class ShelfController {
   @Put(':id')
   update(@Param('id', IdOf('article')) id: string, @Body() body: UpdateArticleDto): Promise<ArticleDto> {
     return this.shelf.update(id, body);
+  }
+
+  @ApiOperation({ summary: 'Keep a photo of an article, or take it away' })
+  @ApiOkResponse({ type: ArticleDto })
+  @Allow('crewLead', 'mechanic')
+  @TakesPhotos()
+  @Put(':id/photo')
+  async updatePhoto(
+    @Param('id', IdOf('article')) id: string,
+    @Body() body: UpdatePhotoDto,
+    @Caller() caller: Person,
+  ): Promise<ArticleDto> {
+    await this.photos.update(id, body, caller);
+    return this.shelf.get(id);
+  }
+
+  @ApiOperation({ summary: 'What an article looks like' })
+  @ForEveryRole()
+  @Header('content-type', 'image/jpeg')
+  @Header('cache-control', 'private, max-age=31536000, immutable')
+  @Get(':id/photo/:revision')
+  async photo(
+    @Param('id', IdOf('article')) id: string,
+    @Param('revision', IdOf('photo')) revision: string,
+  ): Promise<StreamableFile> {
+    return new StreamableFile(await this.photos.bytes(id, revision));
   }
 
   @ApiOperation({ summary: 'Merge an article that was entered twice into the other' })

@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { CountsController } from './counts.controller.js';
 import { Ledger } from './ledger.js';
 import { LedgerController } from './ledger.controller.js';
+import { ArticlePhotos } from './articlePhotos.js';
 import { MergeArticles } from './mergeArticles.js';
 import { ShelfController } from './shelf.controller.js';
 import { Shelf } from './shelf.js';
@@ -10,7 +11,7 @@ import { ShelfMonths } from './shelfMonths.js';
 /** What lies on the shelf. */
 @Module({
   controllers: [ShelfController, CountsController, LedgerController],
-  providers: [Shelf, Ledger, MergeArticles, ShelfMonths],
+  providers: [ArticlePhotos, Shelf, Ledger, MergeArticles, ShelfMonths],
   exports: [Shelf, Ledger],
 })
 export class ShelfModule {}

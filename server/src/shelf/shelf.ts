@@ -8,6 +8,7 @@ import { UnitOfWork } from '../database/unitOfWork.js';
 import { namesById } from '../people/namesById.js';
 import { fieldProblem, notFound, stale } from '../problem/problem.js';
 import { Article, KitPartRow, Movement } from '../models/shelf.model.js';
+import { articlePhotoPaths } from './articlePhotos.js';
 import { articleFaults, columnsOf } from './articleFields.js';
 import { contentFaults, partsByKit } from './kitParts.js';
 import { tagsByJob } from './tagsByJob.js';
@@ -30,7 +31,7 @@ export class Shelf {
 
   /** Articles by name, each with what is on hand and its latest movements; all of them where no ids are given. */
   async list(ids?: readonly string[]): Promise<ArticleDto[]> {
-    const [articles, movements, names, parts] = await Promise.all([
+    const [articles, movements, names, parts, photos] = await Promise.all([
       Article.findAll({ where: ids ? { id: [...ids] } : {}, order: ['name'] }),
       Movement.findAll({
         where: ids ? { articleId: [...ids] } : {},
@@ -42,12 +43,17 @@ export class Shelf {
       }),
       namesById(),
       partsByKit(ids),
+      articlePhotoPaths(ids),
     ]);
     // Of all articles nearly every job drew something.
     const tags = await tagsByJob(ids ? movements.flatMap(({ jobId }) => jobId ?? []) : undefined);
     const byArticle = grouped(movements, ({ articleId }) => articleId);
     return articles.map((article) =>
-      toArticleDto(article, byArticle.get(article.id) ?? [], parts.get(article.id) ?? [], { names, tags }),
+      toArticleDto(article, byArticle.get(article.id) ?? [], parts.get(article.id) ?? [], {
+        names,
+        tags,
+        photos,
+      }),
     );
   }
 

@@ -14,6 +14,11 @@ interface Known {
   readonly tags: ReadonlyMap<string, string>;
 }
 
+interface KnownOfArticle extends Known {
+  /** paths of photos by article */
+  readonly photos: ReadonlyMap<string, string>;
+}
+
 /** A movement as it is told. */
 export function toMovementDto(movement: Movement, { names, tags }: Known): MovementDto {
   return {
@@ -44,7 +49,7 @@ export function toArticleDto(
   article: Article,
   own: readonly Movement[],
   contents: KitPartDto[],
-  known: Known,
+  known: KnownOfArticle,
 ): ArticleDto {
   const quantity = onHand(own.filter((movement) => movement.voidedAt === null));
   const isRetired = article.retiredAt !== null;
@@ -65,6 +70,7 @@ export function toArticleDto(
     component: article.component,
     ...storedTraits(article),
     isRetired,
+    photo: known.photos.get(article.id) ?? null,
     contents,
     version: article.version,
     movements: own.slice(0, MOVEMENTS_SHOWN).map((movement) => toMovementDto(movement, known)),

@@ -16,6 +16,7 @@ import { useNotice } from '../page/Notice.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { moneyWords } from '../words/figures.js';
 import { ArticleFields } from './ArticleFields.js';
+import { ArticlePhoto } from './ArticlePhoto.js';
 import { ArticlePick } from './ArticlePick.js';
 import { fieldsOf } from './articleForm.js';
 import { MergeArticle } from './MergeArticle.js';
@@ -126,6 +127,7 @@ function EditForm({ article, onDone }: { article: ArticleDto; onDone: () => void
       </FormProvider>
       {kind === 'kit' ? <Contents form={form} articles={data} /> : null}
       <CheckField form={form} name="isRetired" label="No longer bought: what is left is used up" />
+      <ArticlePhoto article={article} />
       {isLead ? (
         <div>
           <MergeArticle article={article} />

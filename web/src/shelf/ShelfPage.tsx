@@ -19,6 +19,7 @@ import { EditArticle } from './EditArticle.js';
 import { found } from './foundArticles.js';
 import { Movements } from './Movements.js';
 import { NewArticle } from './NewArticle.js';
+import styles from './shelf.module.css';
 import { shelfQueries } from './shelfQueries.js';
 import { StockAct } from './StockAct.js';
 import { StockMark, STOCK_WORDS } from './StockMark.js';
@@ -51,6 +52,14 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
   return (
     <tr>
       <td>
+        {article.photo ? (
+          <img
+            src={article.photo}
+            alt={`What it looks like: ${article.name}`}
+            className={styles.thumb}
+            loading="lazy"
+          />
+        ) : null}
         <b>{article.name}</b>
         {aboutWords(article) ? <div className="soft">{aboutWords(article)}</div> : null}
         {article.contents.length ? (

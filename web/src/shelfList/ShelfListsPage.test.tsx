@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { ListLineDto, ListResultDto } from '@yugator/contracts';
+import { article } from '../testing/articles.js';
 import { press } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { ShelfListsPage } from './ShelfListsPage.js';
@@ -31,7 +32,7 @@ function choose(text: string, name = 'march.csv'): void {
 }
 
 test('a list says what it does line by line, and is taken in as it was shown', async () => {
-  const server = wire({ '/api/shelf-lists/articles': RESULT }, (sent) =>
+  const server = wire({ '/api/articles': [] }, (sent) =>
     (sent.body as { shown?: string }).shown ? { ...RESULT, written: true } : RESULT,
   );
   showTo('crewLead', <ShelfListsPage />);
@@ -57,7 +58,7 @@ test('a list says what it does line by line, and is taken in as it was shown', a
 test('what is wrong stands at its line, and cannot be taken in', async () => {
   const wrong: ListLineDto = { ...NEW, does: 'fault', subject: '', faults: ['kind: "screw" cannot be.'] };
   const counts = { new: 0, change: 0, same: 0, fault: 1 };
-  wire({}, () => ({ ...RESULT, lines: [wrong], counts }));
+  wire({ '/api/articles': [] }, () => ({ ...RESULT, lines: [wrong], counts }));
   showTo('crewLead', <ShelfListsPage />);
   choose(CSV);
   expect(await screen.findByText('kind: "screw" cannot be.')).toBeVisible();
@@ -73,7 +74,11 @@ test('a thousand lines come a hundred at a time, and can be looked through by wh
     line: at + 2,
     does: at === 777 ? ('change' as const) : ('new' as const),
   }));
-  wire({}, () => ({ ...RESULT, lines, counts: { new: 999, change: 1, same: 0, fault: 0 } }));
+  wire({ '/api/articles': [] }, () => ({
+    ...RESULT,
+    lines,
+    counts: { new: 999, change: 1, same: 0, fault: 0 },
+  }));
   showTo('crewLead', <ShelfListsPage />);
   choose(CSV);
   await screen.findByText(/999 lines are new/);
@@ -87,8 +92,24 @@ test('a thousand lines come a hundred at a time, and can be looked through by wh
 });
 
 test('a mechanic saves lists, and takes none in', () => {
-  wire({});
+  wire({ '/api/articles': [] });
   showTo('mechanic', <ShelfListsPage />);
   expect(screen.getAllByRole('button', { name: 'Save as CSV' })).toHaveLength(4);
   expect(screen.queryByRole('button', { name: 'Read a CSV' })).toBeNull();
+});
+
+test('labels are printed for the whole shelf or a place, in the order in which one walks along it', async () => {
+  const at = (id: string, place: string) => article({ id, name: id, place });
+  wire({ '/api/articles': [at('a', 'Bin 10'), at('b', 'Bin 2'), at('c', '')] });
+  showTo('mechanic', <ShelfListsPage />);
+  const link = () => screen.getByRole('link', { name: /^A4/ }).getAttribute('href');
+  expect(link()).toBe('/api/shelf-paper/labels.pdf?paper=a4');
+  fireEvent.mouseDown(await screen.findByRole('combobox', { name: 'Of which place' }));
+  expect(screen.getAllByRole('option').map((option) => option.textContent)).toEqual([
+    'the whole shelf',
+    'Bin 2',
+    'Bin 10',
+  ]);
+  fireEvent.click(screen.getByRole('option', { name: 'Bin 10' }));
+  expect(link()).toBe('/api/shelf-paper/labels.pdf?paper=a4&place=Bin%2010');
 });

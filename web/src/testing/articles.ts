@@ -14,6 +14,7 @@ export const article = (over: Partial<ArticleDto> = {}): ArticleDto => ({
   state: 'enough',
   ...NOTHING_SAID,
   isRetired: false,
+  photo: null,
   contents: [],
   version: 1,
   movements: [],
