@@ -1,4 +1,7 @@
-import type { Page } from 'puppeteer-core';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
 import { newVisitor, press, sees, signIn, typeInto, violations } from './browser.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
@@ -196,6 +199,30 @@ describe('the shelf', () => {
     await press(page, 'Book the count');
     await sees(page, '1 article counted, 1 put right');
     expect((await articles(page)).get('Hydro filter, zero-turn')?.onHand).toBe(3);
+    expect(complaints).toEqual([]);
+  });
+
+  it('takes a list of a spreadsheet in: first it says what each line does, then it does that', async () => {
+    const { page, complaints } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Marit Osgood');
+    await page.goto(`${shed.yugator.address}/shelf/lists`);
+    const file = join(mkdtempSync(join(tmpdir(), 'yugator-list-')), 'spring.csv');
+    const choose = async (rows: readonly string[]) => {
+      writeFileSync(file, ['number;name;kind;counted in;price (GBP);place', ...rows].join('\r\n'));
+      const input = await page.waitForSelector('input[aria-label="Articles as CSV"]');
+      await (input as ElementHandle<HTMLInputElement>).uploadFile(file);
+    };
+    const wrong = 'H-06;Fuel hose, 6 mm;hose;piece;4,10;Bin 12';
+    await choose([wrong]);
+    await sees(page, 'kind: "hose" cannot be: write kit, part, fluid.');
+    expect(await violations(page)).toEqual([]);
+    await choose([wrong.replace(';hose;', ';part;'), 'H-01;Hydro filter, zero-turn;part;piece;15,20;']);
+    await sees(page, /1 line is new; 1 line changes something\. Nothing is written yet/);
+    await sees(page, /price \(GBP\): 14\.60 → 15\.20/);
+    expect((await articles(page)).get('Fuel hose, 6 mm')).toBeUndefined();
+    await press(page, 'Take it in');
+    await sees(page, 'spring.csv is taken in: 1 new, 1 changed.');
+    expect((await articles(page)).get('Fuel hose, 6 mm')).toMatchObject({ priceMinor: 410, place: 'Bin 12' });
     expect(complaints).toEqual([]);
   });
 });

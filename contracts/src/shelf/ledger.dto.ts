@@ -19,6 +19,16 @@ export class ShelfMonthDto {
   closing!: number;
 }
 
+/** What was paid for an article that came in. */
+export class PricePaidDto {
+  /** civil date at the site */
+  on!: string;
+  quantity!: number;
+  /** of one piece or litre, in minor units; of parts of them, rounded */
+  priceMinor!: number;
+  note!: string;
+}
+
 /** A movement of any article, as it goes out to a file. */
 export class LedgerLineDto extends MovementDto {
   article!: string;

@@ -1,6 +1,7 @@
-import { Controller, Get, Query } from '@nestjs/common';
+import { Controller, Get, Param, Query } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { LedgerPageDto, PageQueryDto, ShelfMonthDto } from '@yugator/contracts';
+import { LedgerPageDto, PageQueryDto, PricePaidDto, ShelfMonthDto } from '@yugator/contracts';
+import { IdOf } from '../gate/idParam.js';
 import { Allow } from '../session/allow.js';
 import { ShelfMonths } from './shelfMonths.js';
 
@@ -15,6 +16,14 @@ export class LedgerController {
   @Get('months')
   months(): Promise<ShelfMonthDto[]> {
     return this.shelf.months();
+  }
+
+  @ApiOperation({ summary: 'What was paid for an article each time that it came in, latest first' })
+  @ApiOkResponse({ type: [PricePaidDto] })
+  @Allow('crewLead', 'mechanic')
+  @Get('prices/:id')
+  prices(@Param('id', IdOf('article')) id: string): Promise<PricePaidDto[]> {
+    return this.shelf.prices(id);
   }
 
   @ApiOperation({ summary: 'A page of all that came and went, latest first' })

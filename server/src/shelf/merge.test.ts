@@ -82,6 +82,12 @@ describe('an article that was entered twice', () => {
       [1, 790],
       [10, 7000],
     ]);
+    const paid = await yard.ask('GET', `/api/ledger/prices/${one}`, { as: 'mechanic' });
+    expect(paid.body).toEqual([
+      { on: '2027-05-13', quantity: 2, priceMinor: 800, note: '' },
+      { on: '2027-05-13', quantity: 3, priceMinor: 700, note: '' },
+    ]);
+    expect((await yard.ask('GET', `/api/ledger/prices/${one}`, { as: 'operator' })).status).toBe(403);
     // What was signed says what it said, and can still be taken back.
     const [drawn] = await Movement.findAll({ where: { kind: 'drawn' } });
     expect([drawn?.articleName, drawn?.articleId]).toEqual(['Filter, black', one]);

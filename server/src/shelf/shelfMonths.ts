@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { LedgerPageDto, ShelfMonthDto } from '@yugator/contracts';
+import type { LedgerPageDto, PricePaidDto, ShelfMonthDto } from '@yugator/contracts';
 import { civilDateAt, instantOf, shelfMonths } from '@yugator/core';
 import { literal, Op } from 'sequelize';
 import { Article, Movement, TakeRow } from '../models/shelf.model.js';
@@ -49,6 +49,28 @@ export class ShelfMonths {
       })),
       today,
     );
+  }
+
+  /** What was paid for an article each time that it came in, latest first. */
+  async prices(articleId: string): Promise<PricePaidDto[]> {
+    const [{ site }, came] = await Promise.all([
+      this.calendar.read(),
+      Movement.findAll({
+        where: { articleId, kind: 'received', voidedAt: null, quantity: { [Op.gt]: 0 } },
+        order: [
+          ['movedAt', 'DESC'],
+          ['id', 'DESC'],
+        ],
+        limit: PAGE_SIZE,
+        raw: true,
+      }),
+    ]);
+    return came.map(({ movedAt, quantity, valueMinor, note }) => ({
+      on: civilDateAt(instantOf(movedAt.getTime()), site.timeZone),
+      quantity,
+      priceMinor: Math.round(valueMinor / quantity),
+      note,
+    }));
   }
 
   /** A page of all movements, latest first; voided ones say so. */

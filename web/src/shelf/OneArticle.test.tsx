@@ -62,3 +62,29 @@ test('an article is known by its photo, which is kept at once', async () => {
   await screen.findByText('Oil change kit: photo taken away.');
   expect(sent).toMatchObject([{ method: 'PUT', path: '/api/articles/k/photo', body: { jpeg: null } }]);
 });
+
+test('what was paid for an article is read when it is asked for, with what changed', async () => {
+  const paid = (on: string, priceMinor: number, note = '') => ({ on, quantity: 4, priceMinor, note });
+  wire({
+    ...ANSWERS,
+    '/api/articles': [article({})],
+    '/api/ledger/prices/k': [
+      paid('2027-05-02', 3000, 'Order from Larch'),
+      paid('2027-03-02', 2890),
+      paid('2026-09-01', 2890),
+    ],
+  });
+  showTo('mechanic', <ShelfPage />);
+  const details = (await screen.findByText('What was paid')).closest('details');
+  if (!details) throw new Error('It can be opened.');
+  expect(within(details).queryByRole('listitem')).toBeNull();
+  // jsdom opens nothing by itself.
+  details.open = true;
+  fireEvent(details, new Event('toggle'));
+  const lines = await within(details).findAllByRole('listitem');
+  expect(lines.map((line) => line.textContent)).toEqual([
+    '£30.00 each, 4 % more than before: 4, 2 May: Order from Larch',
+    '£28.90 each: 4, 2 Mar',
+    '£28.90 each: 4, 1 Sept 2026',
+  ]);
+});

@@ -20,6 +20,7 @@ import { found } from './foundArticles.js';
 import { Movements } from './Movements.js';
 import { NewArticle } from './NewArticle.js';
 import styles from './shelf.module.css';
+import { PricesPaid } from './PricesPaid.js';
 import { shelfQueries } from './shelfQueries.js';
 import { StockAct } from './StockAct.js';
 import { StockMark, STOCK_WORDS } from './StockMark.js';
@@ -70,6 +71,7 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
         {containers ? <div className="soft">{containers}</div> : null}
         {article.state === 'beyond' ? <div>More was used than ever came in: count what is there.</div> : null}
         <Movements article={article} />
+        {mayMove ? <PricesPaid article={article} /> : null}
       </td>
       <td className={table.number} data-label="On hand:">
         {stock(article.onHand, article.unit)}

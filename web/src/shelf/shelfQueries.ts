@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { ArticleDto, ShelfMonthDto } from '@yugator/contracts';
+import type { ArticleDto, PricePaidDto, ShelfMonthDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const shelfQueries = {
@@ -8,6 +8,12 @@ export const shelfQueries = {
       queryKey: ['articles'],
       queryFn: ({ signal }) => get<ArticleDto[]>('/articles', signal),
       meta: { subjects: ['shelf', 'jobs'] },
+    }),
+  prices: (id: string) =>
+    queryOptions({
+      queryKey: ['ledger', 'prices', id],
+      queryFn: ({ signal }) => get<PricePaidDto[]>(`/ledger/prices/${id}`, signal),
+      meta: { subjects: ['shelf'] },
     }),
   months: () =>
     queryOptions({

@@ -135,6 +135,7 @@ function List({ list, isLead }: { list: ShelfList; isLead: boolean }) {
 /** The shelf as lists for spreadsheets, out and in. */
 export function ShelfListsPage() {
   const isLead = useIsOneOf('crewLead');
+  const mayWork = useIsOneOf('crewLead', 'mechanic');
   return (
     <>
       <PageHead
@@ -142,10 +143,16 @@ export function ShelfListsPage() {
         title="Lists and labels"
         under="Save a list, change it in a spreadsheet, and read it again. A list adds and changes; it takes nothing away. Columns may stand in any order, and those that you leave out stay as they are."
       />
-      {SHELF_LISTS.map((list) => (
-        <List key={list} list={list} isLead={isLead} />
-      ))}
-      <ShelfLabels />
+      {mayWork ? (
+        <>
+          {SHELF_LISTS.map((list) => (
+            <List key={list} list={list} isLead={isLead} />
+          ))}
+          <ShelfLabels />
+        </>
+      ) : (
+        <p>Lists and labels are for mechanics and the crew lead.</p>
+      )}
     </>
   );
 }
