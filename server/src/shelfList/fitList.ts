@@ -1,5 +1,5 @@
 import { checkBody, FitFieldsDto, pointerParts } from '@yugator/contracts';
-import { fitSpec, LinkList } from '@yugator/core';
+import { fitSpec } from '@yugator/core';
 import type { FitLine, LinkTarget, ListFault } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { fitFaults } from '../machine/fitFaults.js';
@@ -11,9 +11,9 @@ import type { SiteCalendar, SiteNow } from '../site/siteCalendar.js';
 import { known } from '../database/known.js';
 import { inChunks } from './inChunks.js';
 import { namedArticles } from './namedArticles.js';
+import { openLinks } from './openLinks.js';
 import { atHeadings } from './openList.js';
 import type { OpenList, ReadyLine } from './openList.js';
-import { byOwner } from './priceList.js';
 import { tooManyFaults } from './tooMany.js';
 
 type Ready = ReadyLine<FitLine, LinkTarget>;
@@ -113,26 +113,23 @@ export async function fitList(
     ];
   };
 
-  return {
-    columns: spec.columns,
-    known: links.map(({ line }) => line).sort(byOwner),
-    reader: (head) =>
-      LinkList.of(spec, head, {
-        owners: inService.map(({ id, tag }) => ({ id, name: tag, codes: [] })),
-        articles: named,
-        links,
-      }),
-    judge,
-    write: async (lines) => {
-      await inChunks(lines, (chunk) =>
-        FitRow.bulkCreate(
-          chunk.map((ready) => ({ ...fitOf(ready), machineId: ready.target.ownerId })),
-          { updateOnDuplicate: ['quantity', 'standing', 'reason'] },
-        ),
-      );
-      const touched = [...grouped(lines, ({ target }) => target.ownerId).keys()];
-      await Machine.increment('version', { where: { id: touched } });
-      await schedule.touched(touched);
+  const owners = inService.map(({ id, tag }) => ({ id, name: tag, codes: [] }));
+  return openLinks(
+    spec,
+    { owners, articles: named, links },
+    {
+      judge,
+      write: async (lines) => {
+        await inChunks(lines, (chunk) =>
+          FitRow.bulkCreate(
+            chunk.map((ready) => ({ ...fitOf(ready), machineId: ready.target.ownerId })),
+            { updateOnDuplicate: ['quantity', 'standing', 'reason'] },
+          ),
+        );
+        const touched = [...grouped(lines, ({ target }) => target.ownerId).keys()];
+        await Machine.increment('version', { where: { id: touched } });
+        await schedule.touched(touched);
+      },
     },
-  };
+  );
 }

@@ -1,5 +1,5 @@
 import { checkBody, KitPartFieldsDto } from '@yugator/contracts';
-import { kitSpec, LinkList } from '@yugator/core';
+import { kitSpec } from '@yugator/core';
 import type { KitLine, LinkTarget, ListFault } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { Article, KitPartRow } from '../models/shelf.model.js';
@@ -7,9 +7,9 @@ import { partFaults } from '../shelf/kitParts.js';
 import { known } from '../database/known.js';
 import { inChunks } from './inChunks.js';
 import { namedArticles } from './namedArticles.js';
+import { openLinks } from './openLinks.js';
 import { atHeadings } from './openList.js';
 import type { OpenList, ReadyLine } from './openList.js';
-import { byOwner } from './priceList.js';
 import { tooManyFaults } from './tooMany.js';
 
 type Ready = ReadyLine<KitLine, LinkTarget>;
@@ -42,24 +42,25 @@ export async function kitList(lock: boolean): Promise<OpenList<KitLine, LinkTarg
     );
   };
 
-  return {
-    columns: spec.columns,
-    known: links.map(({ line }) => line).sort(byOwner),
-    reader: (head) => LinkList.of(spec, head, { owners, articles: named, links }),
-    judge: (lines) =>
-      Promise.resolve([
-        ...lines.flatMap(faultsOf),
-        ...tooManyFaults(lines, links, MOST, 'A kit holds 50 articles at most.'),
-      ]),
-    write: async (lines) => {
-      await inChunks(lines, (chunk) =>
-        KitPartRow.bulkCreate(
-          chunk.map((ready) => ({ ...partOf(ready), kitId: ready.target.ownerId })),
-          { updateOnDuplicate: ['quantity'] },
-        ),
-      );
-      const touched = [...grouped(lines, ({ target }) => target.ownerId).keys()];
-      await Article.increment('version', { where: { id: touched } });
+  return openLinks(
+    spec,
+    { owners, articles: named, links },
+    {
+      judge: (lines) =>
+        Promise.resolve([
+          ...lines.flatMap(faultsOf),
+          ...tooManyFaults(lines, links, MOST, 'A kit holds 50 articles at most.'),
+        ]),
+      write: async (lines) => {
+        await inChunks(lines, (chunk) =>
+          KitPartRow.bulkCreate(
+            chunk.map((ready) => ({ ...partOf(ready), kitId: ready.target.ownerId })),
+            { updateOnDuplicate: ['quantity'] },
+          ),
+        );
+        const touched = [...grouped(lines, ({ target }) => target.ownerId).keys()];
+        await Article.increment('version', { where: { id: touched } });
+      },
     },
-  };
+  );
 }

@@ -1,5 +1,5 @@
 import { checkBody, OfferFieldsDto } from '@yugator/contracts';
-import { LinkList, priceSpec } from '@yugator/core';
+import { priceSpec } from '@yugator/core';
 import type { LinkTarget, ListFault, PriceLine } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
 import { OfferRow, Supplier } from '../models/buying.model.js';
@@ -7,6 +7,7 @@ import { pieceFaults } from '../shelf/wholePieces.js';
 import { known } from '../database/known.js';
 import { inChunks } from './inChunks.js';
 import { namedArticles } from './namedArticles.js';
+import { openLinks } from './openLinks.js';
 import { atHeadings } from './openList.js';
 import type { OpenList, ReadyLine } from './openList.js';
 import { tooManyFaults } from './tooMany.js';
@@ -55,29 +56,25 @@ export async function priceList(currency: string, lock: boolean): Promise<OpenLi
     return atHeadings(found, ready.line, spec.columns, columnOf);
   };
 
-  return {
-    columns: spec.columns,
-    known: links.map(({ line }) => line).sort(byOwner),
-    reader: (head) => LinkList.of(spec, head, { owners, articles: named, links }),
-    judge: (lines) =>
-      Promise.resolve([
-        ...lines.flatMap(faultsOf),
-        ...tooManyFaults(lines, links, MOST, 'A supplier sells 1,000 articles at most.'),
-      ]),
-    write: async (lines) => {
-      await inChunks(lines, (chunk) =>
-        OfferRow.bulkCreate(
-          chunk.map((ready) => ({ ...offerOf(ready), supplierId: ready.target.ownerId })),
-          { updateOnDuplicate: ['number', 'priceMinor', 'leadDays'] },
-        ),
-      );
-      const touched = [...grouped(lines, ({ target }) => target.ownerId).keys()];
-      await Supplier.increment('version', { where: { id: touched } });
+  return openLinks(
+    spec,
+    { owners, articles: named, links },
+    {
+      judge: (lines) =>
+        Promise.resolve([
+          ...lines.flatMap(faultsOf),
+          ...tooManyFaults(lines, links, MOST, 'A supplier sells 1,000 articles at most.'),
+        ]),
+      write: async (lines) => {
+        await inChunks(lines, (chunk) =>
+          OfferRow.bulkCreate(
+            chunk.map((ready) => ({ ...offerOf(ready), supplierId: ready.target.ownerId })),
+            { updateOnDuplicate: ['number', 'priceMinor', 'leadDays'] },
+          ),
+        );
+        const touched = [...grouped(lines, ({ target }) => target.ownerId).keys()];
+        await Supplier.increment('version', { where: { id: touched } });
+      },
     },
-  };
-}
-
-/** By supplier, kit or machine, then by article. */
-export function byOwner<L extends { readonly owner: string; readonly article: string }>(a: L, b: L): number {
-  return a.owner.localeCompare(b.owner) || a.article.localeCompare(b.article);
+  );
 }

@@ -70,8 +70,10 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
         ) : null}
         {containers ? <div className="soft">{containers}</div> : null}
         {article.state === 'beyond' ? <div>More was used than ever came in: count what is there.</div> : null}
-        <Movements article={article} />
-        {mayMove ? <PricesPaid article={article} /> : null}
+        <div className={styles.told}>
+          <Movements article={article} />
+          {mayMove ? <PricesPaid article={article} /> : null}
+        </div>
       </td>
       <td className={table.number} data-label="On hand:">
         {stock(article.onHand, article.unit)}
