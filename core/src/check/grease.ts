@@ -15,7 +15,12 @@ export function judgeStrokes(strokes: number, usual: number): GreaseVerdict {
   return strokes >= 2 * usual ? 'dryOrLeaking' : 'usual';
 }
 
+/** How much of a cartridge so many strokes take. */
+export function cartridgesOf(strokes: number): number {
+  return (strokes * GRAMS_OF_STROKE) / GRAMS_OF_CARTRIDGE;
+}
+
 /** Cartridges for so many strokes, opened ones among them. */
 export function cartridgesFor(strokes: number): number {
-  return Math.ceil((strokes * GRAMS_OF_STROKE) / GRAMS_OF_CARTRIDGE - 1e-9);
+  return Math.ceil(cartridgesOf(strokes) - 1e-9);
 }

@@ -28,7 +28,10 @@ const fit = (
 });
 const TAKES: TakesOfMachine = {
   fits: [fit('engineOil', '10W-30'), fit('engineOilFilter', 'black', 'equal'), fit('engineOilFilter', 'own')],
-  spec: { fluids: [{ component: 'engineOil', litresWithFilter: 2, litresWithoutFilter: 1.7, grades: [] }] },
+  spec: {
+    fluids: [{ component: 'engineOil', litresWithFilter: 2, litresWithoutFilter: 1.7, grades: [] }],
+    fittings: [],
+  },
   ofLines: [{ itemId: 'grease', articleId: 'cartridge', quantity: 1 }],
   makersOnly: false,
 };
@@ -62,5 +65,37 @@ describe('what coming work takes', () => {
     expect(taken([coming(OIL, '2027-06-01'), coming(FILTER, day)])[0]).toBe(oil);
     // Looking at the filter changes nothing.
     expect(taken([coming(OIL, '2027-06-01'), coming(LOOK, '2027-06-01')])[0]).toBe('1.7 10W-30');
+  });
+
+  it('is grease by the strokes of the card: 1.3 g each out of a cartridge of 400 g (common practice)', () => {
+    const fitting = (component: Fit['component'], strokes: number) => ({
+      component,
+      name: '',
+      where: '',
+      strokes,
+    });
+    const fittings = [fitting('deckSpindles', 40), fitting('casters', 60), fitting('loaderPins', 100)];
+    const spec = { fluids: [], fittings };
+    const fits = [fit('greasePoints', 'cartridge')];
+    const of = (...components: Fit['component'][]) =>
+      taken([coming(item('g', [], { components, action: 'grease' }), '2027-06-01')], {
+        spec,
+        fits,
+        ofLines: [],
+      });
+    // All but the loader's, which has a book of its own: 100 strokes, 130 g.
+    expect(of('greasePoints')).toEqual(['0.325 cartridge']);
+    expect(of('deckSpindles', 'deck')).toEqual(['0.13 cartridge']);
+    expect(of('loaderPins')).toEqual(['0.325 cartridge']);
+    // The card names no fitting of it.
+    expect(of('bedHinge')).toEqual([]);
+    const own = [...fits, fit('casters', 'marine grease')];
+    const casters = item('c', [], { components: ['casters'], action: 'grease' });
+    expect(taken([coming(casters, '2027-06-01')], { spec, fits: own, ofLines: [] })).toEqual([
+      '0.195 marine grease',
+    ]);
+    // Looking at them takes none.
+    const look = item('l', [], { components: ['casters'], action: 'inspect' });
+    expect(taken([coming(look, '2027-06-01')], { spec, fits: own, ofLines: [] })).toEqual([]);
   });
 });

@@ -5,6 +5,7 @@ import type { MachineSpec } from '../procedure/machineSetUp.js';
 import type { ComingWork } from '../schedule/comingWork.js';
 import { fittingChoices, replacedComponents } from './fit.js';
 import type { Fit, FittingArticle } from './fit.js';
+import { greaseChoices } from './greaseNeed.js';
 
 /** What falls due within so many days is done in one visit, where a filter changes how much oil goes in (common practice). */
 const ONE_VISIT_DAYS = 14;
@@ -17,7 +18,7 @@ export interface NeedingWork extends Pick<ComingWork, 'earlyOn' | 'expectedOn' |
 /** What a machine takes, as far as it is known. */
 export interface TakesOfMachine {
   readonly fits: readonly Fit[];
-  readonly spec: Pick<MachineSpec, 'fluids'>;
+  readonly spec: Pick<MachineSpec, 'fluids' | 'fittings'>;
   /** what the lines of its books name, which counts where nothing is said to fit */
   readonly ofLines: readonly ItemArticle[];
   /** the house rule asks for the maker's own parts */
@@ -50,6 +51,8 @@ export function comingNeeds(
       item.action === 'replace' ? fittingChoices(item, replacedAbout(expectedOn), fits, spec) : [];
     if (choices.length)
       return choices.map(({ articles }) => ({ ...dates, articles: allowed(articles, makersOnly) }));
+    const grease = greaseChoices(item, fits, spec);
+    if (grease.length) return [{ ...dates, articles: allowed(grease, makersOnly) }];
     return ofLines
       .filter(({ itemId }) => itemId === item.id)
       .map(({ articleId, quantity }) => ({ ...dates, articles: [{ articleId, quantity }] }));

@@ -78,8 +78,15 @@ export function weeklyDemand(demands: readonly Demand[], today: CivilDate, weeks
   });
 }
 
-/** Litres are reckoned in tenths where chances are. */
+/** Where chances are reckoned, litres go by tenths, and what is taken in parts of a piece (grease out of a cartridge) by hundredths. */
 const LITRES_OF_A_STEP = 0.1;
+const PARTS_OF_A_STEP = 0.01;
+
+function finestStep(demands: readonly Demand[], unit: 'piece' | 'litre'): number {
+  if (unit === 'litre') return LITRES_OF_A_STEP;
+  return demands.every(({ quantity }) => Number.isInteger(quantity)) ? 1 : PARTS_OF_A_STEP;
+}
+
 /** So many steps are told apart; of more than that, several are one. */
 const MOST_STEPS = 4_000;
 
@@ -89,7 +96,7 @@ const MOST_STEPS = 4_000;
  */
 function takenBy(demands: readonly Demand[], on: CivilDate, unit: 'piece' | 'litre') {
   const all = demands.reduce((sum, { quantity }) => sum + quantity, 0);
-  const step = Math.max(unit === 'piece' ? 1 : LITRES_OF_A_STEP, all / MOST_STEPS);
+  const step = Math.max(finestStep(demands, unit), all / MOST_STEPS);
   let chances = [1];
   for (const demand of demands) {
     const chance = chanceBy(demand, on);

@@ -9,12 +9,15 @@ type DemoFit = readonly [
   reason?: string,
 ];
 
+const GREASE: DemoFit = ['greasePoints', 'Grease cartridge, NLGI 2, 400 g', null];
+
 const V_TWIN: readonly DemoFit[] = [
   ['engineOil', '10W-30 engine oil', null],
   ['engineOilFilter', 'Oil filter, V-twin', null],
   ['airFilter', 'Air filter, V-twin', null],
   ['fuelFilter', 'Fuel filter, in-line', null],
   ['sparkPlugs', 'Spark plug, 5/8 in', 2],
+  GREASE,
 ];
 
 const CART: readonly DemoFit[] = [
@@ -24,6 +27,7 @@ const CART: readonly DemoFit[] = [
   ['driveBelt', 'Drive belt, utility vehicle', null],
   ['transaxleOil', 'Transmission and hydraulic oil', 3.2],
   ['frontDifferentialOil', '80W-90 gear oil, GL-5', 0.35],
+  GREASE,
 ];
 
 /** By the model of the machine. */
@@ -65,6 +69,7 @@ export const FITS: Readonly<Record<string, readonly DemoFit[]>> = {
     ['transmissionFilter', 'Transmission filter, tractor', null],
     ['transmissionStrainer', 'Transmission strainer, tractor', null],
     ['frontAxleOil', '80W-90 gear oil, GL-5', null],
+    GREASE,
   ],
   H400: [['engineOil', '10W-40 engine oil', null], ['sparkPlugs', 'Spark plug, long reach', null], ...CART],
   H500D: [

@@ -209,7 +209,13 @@ export function FitForm({ machine, fits, known, first, onDone }: Props) {
           hint={`Empty: as much as the card says of the ${component ? componentSpec(component).words : 'fluid'}`}
         />
       ) : (
-        <Field form={form} name="quantity" label="How many" figure="optional" hint="Empty: one" />
+        <Field
+          form={form}
+          name="quantity"
+          label="How many"
+          figure="optional"
+          hint={component === 'greasePoints' ? 'Empty: by the strokes of the card' : 'Empty: one'}
+        />
       )}
       <Field form={form} name="reason" label="Why, where it is not the original" multiline />
     </FormDialog>

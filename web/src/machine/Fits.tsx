@@ -48,7 +48,8 @@ function FitRow({
   onTakeOut: (() => void) | null;
 }) {
   const stock = useStockWords();
-  const usual = componentSpec(fit.component).is === 'fluid' ? 'by the card' : stock(1, 'piece');
+  const isByCard = componentSpec(fit.component).is === 'fluid' || fit.component === 'greasePoints';
+  const usual = isByCard ? 'by the card' : stock(1, 'piece');
   return (
     <tr>
       <td>

@@ -54,6 +54,26 @@ describe('what is to be covered', () => {
   });
 });
 
+it('what is taken in parts of a piece is one need a week, of whole pieces and litres each its own', () => {
+  const works = [
+    ...[1, 3, 6, 8].map((day) => need(day, day, day, 'cartridge', 0.039)),
+    need(2, 2, 2, 'plug', 2),
+    need(3, 3, 3, 'plug', 1),
+    need(2, 2, 2, 'oil', 0.4),
+    need(3, 3, 3, 'oil', 0.4),
+  ];
+  const articles = [article('cartridge'), article('plug'), article('oil', { unit: 'litre' })];
+  const { services } = buyingInstance({ ...FACTS, works, articles }, 0.8);
+  expect(services.map(({ day, articles: [one] }) => [day, one?.articleId, one?.quantity])).toEqual([
+    [2, 'plug', 2],
+    [3, 'plug', 1],
+    [2, 'oil', 0.4],
+    [3, 'oil', 0.4],
+    [1, 'cartridge', 0.117],
+    [8, 'cartridge', 0.039],
+  ]);
+});
+
 describe('why kits are bought, or not', () => {
   const KIT = article('kit', {
     contents: [

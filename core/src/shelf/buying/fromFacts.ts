@@ -2,8 +2,9 @@ import { addDays, daysBetween } from '../../calendar/civilDate.js';
 import type { CivilDate } from '../../calendar/civilDate.js';
 import type { StockUnit } from '../../units/stock.js';
 import { firstDayOf } from '../demand.js';
+import { roundQuantity } from '../ledger.js';
 import type { Demand } from '../demand.js';
-import type { BuyingInstance, Offer, Service } from './instance.js';
+import type { BuyingInstance, Offer, Service, ServiceArticle } from './instance.js';
 
 /** Work that is coming: one of `articles`, the preferred first. */
 export interface ComingNeed extends Omit<Demand, 'quantity'> {
@@ -58,6 +59,34 @@ function serviceOf(need: ComingNeed, { today, weeks }: BuyingFacts, sure: number
   return [{ day: Math.max(0, daysBetween(today, day)), articles: [first, ...others] }];
 }
 
+const WEEK = 7;
+
+/** The one article of a service that takes a part of a piece, such as grease out of a cartridge; null of any other. */
+function partOfPiece({ articles }: Service, pieces: ReadonlySet<string>): ServiceArticle | null {
+  const [only, other] = articles;
+  const isPart = only && !other && pieces.has(only.articleId) && !Number.isInteger(only.quantity);
+  return isPart ? only : null;
+}
+
+/**
+ * What is taken in parts of a piece many times a week is one need of the week, on its first day: nothing hangs on which of them it is,
+ * and a solver would look at each. All else stays as it comes.
+ */
+function joinedByWeek(services: readonly Service[], pieces: ReadonlySet<string>): Service[] {
+  const byWeek = new Map<string, { day: number; only: ServiceArticle }>();
+  const others = services.filter((service) => {
+    const part = partOfPiece(service, pieces);
+    if (!part) return true;
+    const key = `${part.articleId} ${Math.floor(service.day / WEEK)}`;
+    const before = byWeek.get(key);
+    const quantity = roundQuantity((before?.only.quantity ?? 0) + part.quantity);
+    const day = Math.min(before?.day ?? service.day, service.day);
+    byWeek.set(key, { day, only: { articleId: part.articleId, quantity } });
+    return false;
+  });
+  return [...others, ...[...byWeek.values()].map(({ day, only }) => ({ day, articles: [only] }))];
+}
+
 function offersOf({ id, leadDays, offers }: FactSupplier): Offer[] {
   return offers.map((offer) => ({
     id: offerId(id, offer),
@@ -71,8 +100,10 @@ function offersOf({ id, leadDays, offers }: FactSupplier): Offer[] {
 
 /** What is to be covered, as sure (0 to 1) as it has to be that there is enough. */
 export function buyingInstance(facts: BuyingFacts, sure: number): BuyingInstance {
+  const pieces = new Set(facts.articles.filter(({ unit }) => unit === 'piece').map(({ id }) => id));
+  const services = facts.works.flatMap((need) => serviceOf(need, facts, sure));
   return {
-    services: facts.works.flatMap((need) => serviceOf(need, facts, sure)),
+    services: joinedByWeek(services, pieces),
     articles: facts.articles.map(({ id, unit, onHand, leastOnHand, contents, arrivals }) => ({
       id,
       unit,
