@@ -72,8 +72,17 @@ export async function sees(page: Page, text: string | RegExp, timeout = PATIENCE
 export async function press(page: Page, name: string): Promise<void> {
   const named = ['button', 'link'].map((role) => `::-p-aria([name="${name}"][role="${role}"])`).join(', ');
   const found = await page.waitForSelector(named, { timeout: PATIENCE_MS });
-  // Clear of what is fixed to the foot of a phone.
-  await found?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+  await found?.evaluate(async (element, pause) => {
+    // Clear of what is fixed to the foot of a phone; and still: what arrives above it moves it away from under the click.
+    let before = NaN;
+    for (let looks = 0; looks < 40; looks += 1) {
+      element.scrollIntoView({ block: 'center' });
+      const { top } = element.getBoundingClientRect();
+      if (top === before) return;
+      before = top;
+      await new Promise((passed) => setTimeout(passed, pause));
+    }
+  }, POLL_MS);
   await found?.click();
 }
 
