@@ -8,6 +8,7 @@ import type {
 } from '@yugator/contracts';
 import { nameKey } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
+import { inChunks } from '../database/inChunks.js';
 import { known } from '../database/known.js';
 import { OfferRow, Supplier } from '../models/buying.model.js';
 import { Article, FitRow, KitPartRow, Movement } from '../models/shelf.model.js';
@@ -55,6 +56,34 @@ export function traitFaultsOf(shelf: FileShelfDto | null, here: KnownShelf): Fie
   );
 }
 
+/** What lies there of an article, as it came in: the `at`th of its lots. */
+function cameIn(
+  articleId: string,
+  { left, leftMinor, container }: FileArticleDto['lots'][number],
+  at: number,
+  caller: Importer,
+  now: Date,
+) {
+  return {
+    id: uuid(),
+    articleId,
+    kind: 'received' as const,
+    quantity: left,
+    valueMinor: leftMinor,
+    leftQuantity: left,
+    leftMinor,
+    container,
+    // First in, first out: they came in in this order.
+    movedAt: new Date(now.getTime() + at),
+    movedById: caller.id,
+    jobId: null,
+    note: 'From a file',
+    articleName: null,
+    articleUnit: null,
+    voidedAt: null,
+  };
+}
+
 /** Writes what is not here yet: articles with what kits hold and what lies there, suppliers with what they sell. */
 export async function writeShelf(
   { articles, suppliers }: NewOnShelf,
@@ -62,42 +91,25 @@ export async function writeShelf(
   now: Date,
 ): Promise<void> {
   const fresh = articles.map((article) => ({ article, id: uuid() }));
-  await Article.bulkCreate(
-    fresh.map(({ article, id }) => ({
-      ...columnsOf(article, null),
-      id,
-      kind: article.kind,
-      unit: article.unit,
-      retiredAt: article.isRetired ? now : null,
-    })),
-  );
-  const ids = await articleIds();
-  await KitPartRow.bulkCreate(
-    fresh.flatMap(({ article: { contents }, id: kitId }) =>
-      contents.map(({ article, quantity }) => ({ kitId, articleId: known(ids, nameKey(article)), quantity })),
-    ),
-  );
-  await Movement.bulkCreate(
-    fresh.flatMap(({ article: { lots }, id: articleId }) =>
-      lots.map(({ left, leftMinor, container }, at) => ({
-        id: uuid(),
-        articleId,
-        kind: 'received' as const,
-        quantity: left,
-        valueMinor: leftMinor,
-        leftQuantity: left,
-        leftMinor,
-        container,
-        // First in, first out: they came in in this order.
-        movedAt: new Date(now.getTime() + at),
-        movedById: caller.id,
-        jobId: null,
-        note: 'From a file',
-        articleName: null,
-        articleUnit: null,
-        voidedAt: null,
+  await inChunks(fresh, (chunk) =>
+    Article.bulkCreate(
+      chunk.map(({ article, id }) => ({
+        ...columnsOf(article, null),
+        id,
+        kind: article.kind,
+        unit: article.unit,
+        retiredAt: article.isRetired ? now : null,
       })),
     ),
+  );
+  const ids = await articleIds();
+  const parts = fresh.flatMap(({ article: { contents }, id: kitId }) =>
+    contents.map(({ article, quantity }) => ({ kitId, articleId: known(ids, nameKey(article)), quantity })),
+  );
+  await inChunks(parts, (chunk) => KitPartRow.bulkCreate(chunk));
+  await inChunks(
+    fresh.flatMap(({ article: { lots }, id }) => lots.map((lot, at) => cameIn(id, lot, at, caller, now))),
+    (chunk) => Movement.bulkCreate(chunk),
   );
   for (const { offers, isRetired, name, leadDays, carriageMinor, freeFromMinor, note } of suppliers) {
     const supplierId = uuid();

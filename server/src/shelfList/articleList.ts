@@ -8,7 +8,7 @@ import { columnsOf, traitFaults } from '../shelf/articleFields.js';
 import { storedTraits } from '../shelf/articleTraits.js';
 import { atHeadings } from './openList.js';
 import type { OpenList, ReadyLine } from './openList.js';
-import { inChunks } from './inChunks.js';
+import { inChunks } from '../database/inChunks.js';
 
 /** The article that a line is of; of a new one, none. */
 export interface ArticleTarget {

@@ -9,7 +9,7 @@ import type { FleetSchedule, ScheduledMachine } from '../schedule/fleetSchedule.
 import type { ShelvedFit } from '../shelf/fits.js';
 import type { SiteCalendar, SiteNow } from '../site/siteCalendar.js';
 import { known } from '../database/known.js';
-import { inChunks } from './inChunks.js';
+import { inChunks } from '../database/inChunks.js';
 import { namedArticles } from './namedArticles.js';
 import { openLinks } from './openLinks.js';
 import { atHeadings } from './openList.js';

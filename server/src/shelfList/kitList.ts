@@ -5,7 +5,7 @@ import { grouped } from '../database/grouped.js';
 import { Article, KitPartRow } from '../models/shelf.model.js';
 import { partFaults } from '../shelf/kitParts.js';
 import { known } from '../database/known.js';
-import { inChunks } from './inChunks.js';
+import { inChunks } from '../database/inChunks.js';
 import { namedArticles } from './namedArticles.js';
 import { openLinks } from './openLinks.js';
 import { atHeadings } from './openList.js';
