@@ -246,6 +246,20 @@ describe('a longer shelf', () => {
     expect(screen.getByText(/Nothing of that name/)).toBeDefined();
   });
 
+  it('of a thousand articles is shown a hundred at a time, and searched whole', async () => {
+    const many = Array.from({ length: 1000 }, (_, at) => article({ id: `k${at}`, name: `Kit ${at}.` }));
+    wire({ ...ANSWERS, '/api/articles': many });
+    showTo('viewer', <ShelfPage />);
+    const kits = within(await screen.findByRole('region', { name: 'Kits' }));
+    const rows = () => kits.getAllByRole('row').length - 1;
+    expect(rows()).toBe(100);
+    await press('100 more of 900');
+    expect(rows()).toBe(200);
+    fireEvent.change(screen.getByLabelText('Look for'), { target: { value: 'Kit 987.' } });
+    expect(rows()).toBe(1);
+    expect(kits.getByText('Kit 987.')).toBeVisible();
+  });
+
   it('keeps what the label of a new fluid says', async () => {
     const { sent } = wire(ANSWERS, () => article({}));
     showTo('crewLead', <ShelfPage />);

@@ -102,6 +102,9 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
   );
 }
 
+/** Of hundreds so many more are shown at a press; the search looks through all of them. */
+const A_PAGE = 100;
+
 function Articles({
   title,
   articles,
@@ -111,6 +114,7 @@ function Articles({
   articles: readonly ArticleDto[];
   mayMove: boolean;
 }) {
+  const [most, setMost] = useState(A_PAGE);
   if (articles.length === 0) return null;
   return (
     <section aria-label={title} style={{ marginBottom: 24 }}>
@@ -129,11 +133,16 @@ function Articles({
           </tr>
         </thead>
         <tbody>
-          {articles.map((article) => (
+          {articles.slice(0, most).map((article) => (
             <ArticleRow key={article.id} article={article} mayMove={mayMove} />
           ))}
         </tbody>
       </table>
+      {articles.length > most ? (
+        <Button variant="text" onClick={() => setMost(most + A_PAGE)}>
+          {Math.min(A_PAGE, articles.length - most)} more of {articles.length - most}
+        </Button>
+      ) : null}
     </section>
   );
 }
