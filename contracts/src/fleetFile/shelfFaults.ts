@@ -1,4 +1,4 @@
-import { mayHave, componentSpec, nameKey } from '@yugator/core';
+import { mayHave, componentSpec, nameKey, repeatedNames } from '@yugator/core';
 import type { Component } from '@yugator/core';
 import { fault } from '../problem/fault.js';
 import type { FieldFaultDto } from '../problem/problem.dto.js';
@@ -24,7 +24,7 @@ export interface KnownShelf {
 
 const WHOLE = 'Pieces are whole: give a whole number.';
 
-export function factsOf({ name, kind, unit, component, number, barcode }: FileArticleDto): KnownArticleFacts {
+function factsOf({ name, kind, unit, component, number, barcode }: FileArticleDto): KnownArticleFacts {
   const codes = [number ?? '', barcode ?? ''].filter(Boolean);
   return { name, kind, unit, component: component ?? null, codes };
 }
@@ -55,13 +55,7 @@ function twice<T>(
   key: (entry: T) => string,
   at: (index: number) => FieldFaultDto,
 ): FieldFaultDto[] {
-  const seen = new Set<string>();
-  return list.flatMap((entry, index) => {
-    const own = key(entry);
-    if (seen.has(own)) return [at(index)];
-    seen.add(own);
-    return [];
-  });
+  return repeatedNames(list.map(key)).map(at);
 }
 
 function articleFaults(article: FileArticleDto, articles: Articles, path: string): FieldFaultDto[] {
@@ -78,7 +72,7 @@ function articleFaults(article: FileArticleDto, articles: Articles, path: string
     }),
     ...twice(
       contents,
-      (part) => nameKey(part.article),
+      ({ article: name }) => name,
       (index) => fault(`${path}/contents/${index}/article`, 'repeated', 'Each article counts once.'),
     ),
     ...lots.flatMap(({ left }, index) =>
@@ -118,13 +112,13 @@ function shelfOwnFaults(
     ...(shelf.currency === known.currency ? [] : [fault(`${path}/currency`, 'other', currency)]),
     ...twice(
       shelf.articles,
-      ({ name }) => nameKey(name),
+      ({ name }) => name,
       (index) =>
         fault(`${path}/articles/${index}/name`, 'repeated', 'This article stands in the file twice.'),
     ),
     ...twice(
       shelf.suppliers,
-      ({ name }) => nameKey(name),
+      ({ name }) => name,
       (index) =>
         fault(`${path}/suppliers/${index}/name`, 'repeated', 'This supplier stands in the file twice.'),
     ),
@@ -136,7 +130,7 @@ function shelfOwnFaults(
       ),
       ...twice(
         offers,
-        ({ article, pack }) => `${nameKey(article)} ${pack}`,
+        ({ article, pack }) => `${article} ${pack}`,
         (index) =>
           fault(
             `${path}/suppliers/${at}/offers/${index}/pack`,
@@ -175,7 +169,7 @@ function fitFaults(
     }),
     ...twice(
       fits,
-      ({ component, article }) => `${component} ${nameKey(article)}`,
+      ({ component, article }) => `${component} ${article}`,
       (index) =>
         fault(`${path}/fits/${index}/article`, 'repeated', 'It stands there for the same component already.'),
     ),

@@ -1,6 +1,6 @@
 import { addDays, civilDate } from '../calendar/civilDate.js';
 import { COMPONENT_KEYS, componentSpec } from '../component/components.js';
-import { collectionOutlook } from './collection.js';
+import { collectionOutlook, isToBeCollected } from './collection.js';
 import { WASTE_KEYS, wasteOf } from './waste.js';
 
 const TODAY = civilDate('2027-05-13');
@@ -39,6 +39,18 @@ describe('when a container is full', () => {
     expect(collectionOutlook([before(300, 2), before(1, 2)], of, TODAY)).toBeNull();
     expect(collectionOutlook([], of, TODAY)).toBeNull();
   });
+});
+
+it.each([
+  ['nearly full', 48.1, null, true],
+  ['four fifths full', 48, null, false],
+  ['full within two weeks as in the busiest quarter', 10, 14, true],
+  ['full a day later', 10, 15, false],
+  ['empty, however fast it fills', 0, 1, false],
+])('a container that is %s is collected soon, or not', (_what, inside, days, isSoon) => {
+  const soonest = days === null ? null : addDays(TODAY, days);
+  const outlook = soonest && { perWeek: 1, fullOn: addDays(soonest, 30), soonest };
+  expect(isToBeCollected({ inside, capacity: 60, outlook }, TODAY)).toBe(isSoon);
 });
 
 it('every fluid goes into one container: coolant, brake fluid and fuel apart, all else with the oil (common practice)', () => {

@@ -30,6 +30,28 @@ function dayOf(litres: number, perDay: number, today: CivilDate): CivilDate {
   return addDays(today, Math.min(FARTHEST, Math.max(0, Math.floor(litres / perDay))));
 }
 
+/** From this share on, or when it may be full within so many days, a container is to be collected. */
+const NEARLY_FULL = 0.8;
+const SOON_DAYS = 14;
+
+/** Whether a container is to be collected soon: it is nearly full, or may be before long. An empty one is not. */
+export function isToBeCollected(
+  {
+    inside,
+    capacity,
+    outlook,
+  }: {
+    readonly inside: number;
+    readonly capacity: number;
+    readonly outlook: CollectionOutlook | null;
+  },
+  today: CivilDate,
+): boolean {
+  if (inside <= 0) return false;
+  const isFilling = outlook !== null && daysBetween(today, outlook.soonest) <= SOON_DAYS;
+  return inside > NEARLY_FULL * capacity || isFilling;
+}
+
 /** The most litres that went in within a quarter. */
 function busiestQuarter(entries: readonly WasteEntry[]): number {
   return Math.max(

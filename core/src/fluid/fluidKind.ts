@@ -19,6 +19,17 @@ export type FluidKind = keyof typeof FLUID_KINDS;
 
 export const FLUID_KIND_KEYS: readonly FluidKind[] = keysOf(FLUID_KINDS);
 
+/** What the label of a fluid says besides its kind: "10W-30 API SN". */
+export function labelWords({
+  grade,
+  categories,
+}: {
+  readonly grade: string;
+  readonly categories: readonly Category[];
+}): string {
+  return [grade, ...categories].filter(Boolean).join(' ');
+}
+
 /** The categories that the label of a kind of fluid may name, in the order in which they are offered. */
 export function categoriesOf(kind: FluidKind): readonly Category[] {
   const families: readonly CategoryFamily[] = FLUID_KINDS[kind].families;

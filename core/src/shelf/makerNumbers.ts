@@ -37,6 +37,27 @@ export function isSuperseding(earlier: readonly MakerNumber[], later: readonly M
   );
 }
 
+/** What an article is called by: our number and a barcode, where it has them, and makers' numbers. */
+export interface ArticleNumbers {
+  readonly number: string | null;
+  readonly barcode: string | null;
+  readonly makerNumbers: readonly MakerNumber[];
+}
+
+/** The numbers of an article that another was merged into: its own first, and all of the other's besides, so that an old label still finds it. */
+export function mergedNumbers(into: ArticleNumbers, twin: ArticleNumbers): ArticleNumbers {
+  const [number, barcode] = [into.number ?? twin.number, into.barcode ?? twin.barcode];
+  const old = [twin.number, twin.barcode].flatMap((code) =>
+    code === null || code === number || code === barcode
+      ? []
+      : [{ maker: '', number: code, supersededBy: '' }],
+  );
+  const all = [...into.makerNumbers, ...twin.makerNumbers, ...old];
+  const isFirst = (each: MakerNumber, at: number) =>
+    all.findIndex((other) => other.maker === each.maker && isSameNumber(other.number, each.number)) === at;
+  return { number, barcode, makerNumbers: all.filter(isFirst) };
+}
+
 /** Whether two articles are sold under one number. */
 export function sharesNumber(a: readonly MakerNumber[], b: readonly MakerNumber[]): boolean {
   const keys = new Set(a.map(({ number }) => numberKey(number)));

@@ -1,7 +1,7 @@
 import type { ImportResultDto, Subject } from '@yugator/contracts';
 import type { Instant } from '@yugator/core';
 import type { OnceKey } from '../database/once.js';
-import type { SentProblem } from '../queue/sentProblem.js';
+import type { Refused } from '../queue/sentProblem.js';
 
 /** Who imports. */
 export interface Importer {
@@ -24,4 +24,4 @@ export type FleetTask =
 export type FleetAnswer =
   | { readonly kind: 'exported'; readonly json: Uint8Array; readonly tag: string }
   | { readonly kind: 'imported'; readonly result: ImportResultDto; readonly changed: readonly Subject[] }
-  | { readonly kind: 'refused'; readonly problem: SentProblem };
+  | Refused;

@@ -6,7 +6,7 @@ import { DatabaseUrl } from '../database/databaseUrl.js';
 import type { OnceKey } from '../database/once.js';
 import { LiveFeed } from '../live/liveFeed.js';
 import { busy } from '../problem/problem.js';
-import { problemSent } from '../queue/sentProblem.js';
+import { unlessRefused } from '../queue/sentProblem.js';
 import { Threads } from '../queue/threads.js';
 import type { FleetAnswer, FleetTask, Importer } from './fleetTask.js';
 
@@ -32,7 +32,7 @@ export class FleetThread implements OnApplicationShutdown {
 
   /** The fleet file as JSON, with the tag that tells whether it changed. */
   async export(): Promise<{ json: Buffer; tag: string }> {
-    const answer = await this.run({ kind: 'export', ...this.surroundings() });
+    const answer = unlessRefused(await this.thread.run({ kind: 'export', ...this.surroundings() }));
     if (answer.kind !== 'exported') throw new Error('The thread answered something else.');
     const { buffer, byteOffset, byteLength } = answer.json;
     return { json: Buffer.from(buffer, byteOffset, byteLength), tag: answer.tag };
@@ -40,7 +40,9 @@ export class FleetThread implements OnApplicationShutdown {
 
   /** Takes the body of an import in, or tries it, as it came. Throws a {@link Problem} with every fault of it. */
   async import(bytes: Uint8Array, importer: Importer, once: OnceKey | null): Promise<ImportResultDto> {
-    const answer = await this.run({ kind: 'import', ...this.surroundings(), bytes, importer, once });
+    const answer = unlessRefused(
+      await this.thread.run({ kind: 'import', ...this.surroundings(), bytes, importer, once }),
+    );
     if (answer.kind !== 'imported') throw new Error('The thread answered something else.');
     this.feed.publish(answer.changed);
     return answer.result;
@@ -48,12 +50,6 @@ export class FleetThread implements OnApplicationShutdown {
 
   async onApplicationShutdown(): Promise<void> {
     await this.thread.close();
-  }
-
-  private async run(task: FleetTask): Promise<FleetAnswer> {
-    const answer = await this.thread.run(task);
-    if (answer.kind === 'refused') throw problemSent(answer.problem);
-    return answer;
   }
 
   private surroundings() {

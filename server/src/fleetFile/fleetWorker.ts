@@ -1,32 +1,22 @@
 import 'reflect-metadata';
-import { checkBody, ImportFleetDto } from '@yugator/contracts';
+import { ImportFleetDto } from '@yugator/contracts';
 import { SetClock } from '../clock/clock.js';
 import { connect } from '../database/connect.js';
 import { Once } from '../database/once.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { EntityTag } from '../gate/entityTag.js';
 import { CollectedChanges } from '../live/collectedChanges.js';
-import { fieldProblem, Problem } from '../problem/problem.js';
 import { FleetFacts } from '../facts/fleetFacts.js';
 import { Seasons } from '../season/seasons.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { handedOver } from '../queue/handedOver.js';
+import { sentBody } from '../queue/sentBody.js';
 import { sentProblem } from '../queue/sentProblem.js';
 import { ExportFleet } from './exportFleet.js';
 import type { FleetAnswer, FleetTask } from './fleetTask.js';
 import { ImportFleet } from './importFleet.js';
 
-function importBody(bytes: Uint8Array): ImportFleetDto {
-  let body: unknown;
-  try {
-    body = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
-  } catch {
-    throw new Problem(400, 'Not understood', 'This file is no JSON. Choose a fleet file and try again.');
-  }
-  const checked = checkBody(ImportFleetDto, body);
-  if (checked.faults) throw fieldProblem(...checked.faults);
-  return checked.value;
-}
+const NO_JSON = 'This file is no JSON. Choose a fleet file and try again.';
 
 async function run(task: FleetTask): Promise<FleetAnswer> {
   const sequelize = connect(task.databaseUrl);
@@ -41,7 +31,7 @@ async function run(task: FleetTask): Promise<FleetAnswer> {
       const json = new TextEncoder().encode(JSON.stringify(file));
       return { kind: 'exported', json, tag: new EntityTag().add(json).end() };
     }
-    const body = importBody(task.bytes);
+    const body = sentBody(ImportFleetDto, task.bytes, NO_JSON);
     const take = () => new ImportFleet(work, calendar, seasons).import(body, task.importer);
     const result = task.once ? await new Once(work, clock).run(task.once, take) : await take();
     return { kind: 'imported', result, changed: [...changes.subjects] };

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { EnterUsedOilDto, UsedOilDto, VesselsDto, WasteContainerDto } from '@yugator/contracts';
 import { addDays, civilDate, collectionOutlook, WASTE_KEYS } from '@yugator/core';
 import type { CivilDate, Waste } from '@yugator/core';
-import { Op } from 'sequelize';
+import { col, fn, Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { grouped } from '../database/grouped.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -31,6 +31,18 @@ export interface WasteLine {
   /** put right to what was found in it */
   readonly isLevel?: boolean;
   readonly jobId: string | null;
+}
+
+/** Litres in each container that anything was ever written of. */
+async function insideByWaste(): Promise<ReadonlyMap<Waste, number>> {
+  const rows = await UsedOilRow.findAll({
+    where: { voidedAt: null },
+    attributes: ['waste', [fn('SUM', col('litres')), 'litres']],
+    group: ['waste'],
+    raw: true,
+  });
+  // Sums of decimals are text.
+  return new Map(rows.map(({ waste, litres }) => [waste, hundredths(Number(litres))]));
 }
 
 /** The containers of used oil and other waste, and their book. */
@@ -77,18 +89,16 @@ export class UsedOil {
       raw: true,
     });
     const byWaste = grouped(rows, ({ waste }) => waste);
-    const capacities = wasteLitresOf(site);
-    const containers: WasteContainerDto[] = [];
-    for (const waste of WASTE_KEYS) {
+    const [capacities, sums] = [wasteLitresOf(site), await insideByWaste()];
+    return WASTE_KEYS.flatMap((waste) => {
       const entries = (byWaste.get(waste) ?? []).map(({ happenedOn, litres }) => ({
         on: civilDate(happenedOn),
         litres,
       }));
-      const [inside, capacity] = [await this.inside(waste), capacities[waste]];
+      const [inside, capacity] = [sums.get(waste) ?? 0, capacities[waste]];
       const outlook = collectionOutlook(entries, { inside, capacity }, today);
-      if (capacity > 0 || inside > 0) containers.push({ waste, inside, capacity, outlook });
-    }
-    return containers;
+      return capacity > 0 || inside > 0 ? [{ waste, inside, capacity, outlook }] : [];
+    });
   }
 
   /** What the shop drains into, and the room left in its container. */

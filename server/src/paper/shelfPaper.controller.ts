@@ -2,7 +2,7 @@ import { Controller, Get, Header, Query, StreamableFile } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { LABELS_OF_SHEET, PaperQueryDto, ShelfLabelsQueryDto } from '@yugator/contracts';
 import type { ArticleDto } from '@yugator/contracts';
-import { byPlaces, componentSpec } from '@yugator/core';
+import { byPlaces, componentSpec, labelWords } from '@yugator/core';
 import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound } from '../problem/problem.js';
 import { Allow, TakesLong } from '../session/allow.js';
@@ -12,7 +12,7 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 import { PrintShop } from './printShop.js';
 
 function aboutWords({ number, barcode, place, fluid, component }: ArticleDto): string {
-  const label = fluid ? [fluid.grade, ...fluid.categories].filter(Boolean).join(' ') : '';
+  const label = fluid ? labelWords(fluid) : '';
   return [number, barcode, place, label || (component ? componentSpec(component).words : '')]
     .filter(Boolean)
     .join(' · ');

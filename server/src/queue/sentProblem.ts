@@ -28,8 +28,24 @@ export function sentProblem(error: unknown): SentProblem {
   };
 }
 
+/** How a worker answers that it was refused something. */
+export interface Refused {
+  readonly kind: 'refused';
+  readonly problem: SentProblem;
+}
+
+function isRefused(answer: { readonly kind: string }): answer is Refused {
+  return answer.kind === 'refused';
+}
+
+/** What a worker answers, unless it was refused: throws that as the {@link Problem} that it is. */
+export function unlessRefused<A extends { readonly kind: string }>(answer: A | Refused): Exclude<A, Refused> {
+  if (isRefused(answer)) throw problemSent(answer.problem);
+  return answer as Exclude<A, Refused>;
+}
+
 /** The refusal that a worker sent. */
-export function problemSent({ status, title, detail, faults, retryAfter, current }: SentProblem): Problem {
+function problemSent({ status, title, detail, faults, retryAfter, current }: SentProblem): Problem {
   const more: ConstructorParameters<typeof Problem>[4] = {};
   if (retryAfter !== null) Object.assign(more, { retryAfter });
   if (current !== null) Object.assign(more, { current });

@@ -1,7 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { ArticleDto, FieldFaultDto, MergeArticleDto } from '@yugator/contracts';
-import { componentSpec, numberKey } from '@yugator/core';
-import type { MakerNumber } from '@yugator/core';
+import { componentSpec, mergedNumbers } from '@yugator/core';
 import { AuditTrail } from '../audit/auditTrail.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { OfferRow, OrderLine, Supplier } from '../models/buying.model.js';
@@ -44,21 +43,6 @@ async function mergeFaults(twin: Article, into: Article): Promise<FieldFaultDto[
     include: [{ model: Movement, where: { articleId: [twin.id, into.id] } }],
   });
   return waiting ? at('uncounted', 'Of one of them more was used than ever came in. Count both first.') : [];
-}
-
-/** What both are called by makers and on labels: an old label still finds the article. */
-function numbersOf(
-  twin: Article,
-  into: Article,
-): { number: string | null; barcode: string | null; makers: MakerNumber[] } {
-  const number = into.number ?? twin.number;
-  const barcode = into.barcode ?? twin.barcode;
-  const makers = [...storedTraits(into).makerNumbers, ...storedTraits(twin).makerNumbers];
-  for (const old of [twin.number, twin.barcode])
-    if (old !== null && old !== number && old !== barcode)
-      makers.push({ maker: '', number: old, supersededBy: '' });
-  const byKey = new Map(makers.toReversed().map((each) => [`${each.maker} ${numberKey(each.number)}`, each]));
-  return { number, barcode, makers: [...byKey.values()].toReversed() };
 }
 
 /** Moves what is said of one article, once for each owner, to another; where the other has it too, that stands. */
@@ -158,8 +142,11 @@ export class MergeArticles {
   }
 
   private async move(twin: Article, into: Article): Promise<void> {
-    const { number, barcode, makers } = numbersOf(twin, into);
     const [traits, others] = [storedTraits(into), storedTraits(twin)];
+    const { number, barcode, makerNumbers } = mergedNumbers(
+      { number: into.number, barcode: into.barcode, makerNumbers: traits.makerNumbers },
+      { number: twin.number, barcode: twin.barcode, makerNumbers: others.makerNumbers },
+    );
     const where = { articleId: twin.id };
     await Movement.update({ articleId: into.id }, { where });
     await OrderLine.update({ articleId: into.id }, { where });
@@ -177,7 +164,7 @@ export class MergeArticles {
       component: into.component ?? twin.component,
       place: into.place || twin.place,
       traits: {
-        makerNumbers: makers,
+        makerNumbers,
         fluid: traits.fluid ?? others.fluid,
         filter: traits.filter ?? others.filter,
         plug: traits.plug ?? others.plug,

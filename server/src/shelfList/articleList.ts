@@ -3,6 +3,7 @@ import { articleColumns, ArticleList } from '@yugator/core';
 import type { ArticleLine, KnownArticle, ListFault } from '@yugator/core';
 import type { InferAttributes } from 'sequelize';
 import { v7 as uuid } from 'uuid';
+import { known } from '../database/known.js';
 import { Article } from '../models/shelf.model.js';
 import { columnsOf, traitFaults } from '../shelf/articleFields.js';
 import { storedTraits } from '../shelf/articleTraits.js';
@@ -124,7 +125,7 @@ export async function articleList(
   lock: boolean,
 ): Promise<OpenList<ArticleLine, ArticleTarget>> {
   const articles = await Article.findAll({ order: ['name'], lock });
-  const known: KnownArticle[] = articles.map((article) => ({
+  const articlesOfNow: KnownArticle[] = articles.map((article) => ({
     id: article.id,
     name: article.name,
     number: article.number ?? '',
@@ -134,15 +135,17 @@ export async function articleList(
   const columns = articleColumns(currency);
   const byId = new Map(articles.map((article) => [article.id, article]));
 
+  /** by the line: what was judged right, to be written */
+  const judged = new Map<number, CreateArticleDto>();
   const faultsOf = ({ line, now: said }: ReadyLine<ArticleLine, ArticleTarget>): ListFault[] => {
     const { faults, value } = checkBody(CreateArticleDto, fieldsOf(said));
+    if (value) judged.set(line, value);
     return atHeadings(faults ?? traitFaults(value.kind, columnsOf(value, null)), line, columns, columnOf);
   };
 
   const write = async (lines: readonly ReadyLine<ArticleLine, ArticleTarget>[]): Promise<void> => {
-    const rows = lines.map(({ target, now: said }) => {
-      const { value } = checkBody(CreateArticleDto, fieldsOf(said));
-      if (!value) throw new Error('A line that was judged right is not.');
+    const rows = lines.map(({ target, line, now: said }) => {
+      const value = known(judged, line);
       const before = target.id ? (byId.get(target.id) ?? null) : null;
       const retiredAt = said.isRetired ? (before?.retiredAt ?? now) : null;
       return { before, kind: value.kind, unit: value.unit, retiredAt, columns: columnsOf(value, null) };
@@ -165,8 +168,8 @@ export async function articleList(
 
   return {
     columns,
-    known: known.map(({ line }) => line),
-    reader: (head) => ArticleList.of(head, known, currency),
+    known: articlesOfNow.map(({ line }) => line),
+    reader: (head) => ArticleList.of(head, articlesOfNow, currency),
     judge: (lines) => Promise.resolve(lines.flatMap(faultsOf)),
     write,
   };

@@ -1,7 +1,7 @@
 import type { ListResultDto, ShelfList, Subject } from '@yugator/contracts';
 import type { Instant } from '@yugator/core';
 import type { OnceKey } from '../database/once.js';
-import type { SentProblem } from '../queue/sentProblem.js';
+import type { Refused } from '../queue/sentProblem.js';
 
 interface ListSurroundings {
   readonly databaseUrl: string;
@@ -11,7 +11,7 @@ interface ListSurroundings {
 
 /** What a thread of its own does with a list of the shelf. All of it crosses between threads as plain data. */
 export type ListTask =
-  | (ListSurroundings & { readonly kind: 'write' })
+  | (ListSurroundings & { readonly kind: 'rows' })
   | (ListSurroundings & {
       readonly kind: 'take';
       /** the body of the request, as it came */
@@ -22,4 +22,4 @@ export type ListTask =
 export type ListAnswer =
   | { readonly kind: 'rows'; readonly rows: string[][] }
   | { readonly kind: 'taken'; readonly result: ListResultDto; readonly changed: readonly Subject[] }
-  | { readonly kind: 'refused'; readonly problem: SentProblem };
+  | Refused;

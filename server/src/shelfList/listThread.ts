@@ -6,7 +6,7 @@ import { DatabaseUrl } from '../database/databaseUrl.js';
 import type { OnceKey } from '../database/once.js';
 import { LiveFeed } from '../live/liveFeed.js';
 import { busy } from '../problem/problem.js';
-import { problemSent } from '../queue/sentProblem.js';
+import { unlessRefused } from '../queue/sentProblem.js';
 import { Threads } from '../queue/threads.js';
 import type { ListAnswer, ListTask } from './listTask.js';
 
@@ -32,14 +32,16 @@ export class ListThread implements OnApplicationShutdown {
 
   /** A list as rows of cells, the headings first. */
   async rows(list: ShelfList): Promise<string[][]> {
-    const answer = await this.run({ kind: 'write', list, ...this.surroundings() });
+    const answer = unlessRefused(await this.thread.run({ kind: 'rows', list, ...this.surroundings() }));
     if (answer.kind !== 'rows') throw new Error('The thread answered something else.');
     return answer.rows;
   }
 
   /** Says what the body of a request, as it came, does with a list, or does it. Throws a {@link Problem}. */
   async take(list: ShelfList, bytes: Uint8Array, once: OnceKey | null): Promise<ListResultDto> {
-    const answer = await this.run({ kind: 'take', list, ...this.surroundings(), bytes, once });
+    const answer = unlessRefused(
+      await this.thread.run({ kind: 'take', list, ...this.surroundings(), bytes, once }),
+    );
     if (answer.kind !== 'taken') throw new Error('The thread answered something else.');
     this.feed.publish(answer.changed);
     return answer.result;
@@ -47,12 +49,6 @@ export class ListThread implements OnApplicationShutdown {
 
   async onApplicationShutdown(): Promise<void> {
     await this.thread.close();
-  }
-
-  private async run(task: ListTask): Promise<ListAnswer> {
-    const answer = await this.thread.run(task);
-    if (answer.kind === 'refused') throw problemSent(answer.problem);
-    return answer;
   }
 
   private surroundings() {

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { checkBody, TakeListDto } from '@yugator/contracts';
+import { TakeListDto } from '@yugator/contracts';
 import type { ShelfList } from '@yugator/contracts';
 import type { ArticleLine, FitLine, KitLine, LinkTarget, PriceLine } from '@yugator/core';
 import { SetClock } from '../clock/clock.js';
@@ -8,7 +8,7 @@ import { Once } from '../database/once.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { FleetFacts } from '../facts/fleetFacts.js';
 import { CollectedChanges } from '../live/collectedChanges.js';
-import { fieldProblem, Problem } from '../problem/problem.js';
+import { sentBody } from '../queue/sentBody.js';
 import { sentProblem } from '../queue/sentProblem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { Seasons } from '../season/seasons.js';
@@ -21,18 +21,6 @@ import type { ListAnswer, ListTask } from './listTask.js';
 import type { OpenList } from './openList.js';
 import { priceList } from './priceList.js';
 import { rowsOf, takeList } from './takeList.js';
-
-function takeBody(bytes: Uint8Array): TakeListDto {
-  let body: unknown;
-  try {
-    body = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
-  } catch {
-    throw new Problem(400, 'Not understood', 'This list is no JSON. Reload the page and try again.');
-  }
-  const checked = checkBody(TakeListDto, body);
-  if (checked.faults) throw fieldProblem(...checked.faults);
-  return checked.value;
-}
 
 /** The lists of the shelf, each opened when it is asked for. */
 class Lists {
@@ -63,19 +51,23 @@ class Lists {
   }
 }
 
-async function rows(lists: Lists, list: ShelfList): Promise<string[][]> {
-  const { open } = lists;
-  if (list === 'articles') return rowsOf(await open.articles(false));
-  if (list === 'prices') return rowsOf(await open.prices(false));
-  return list === 'kits' ? rowsOf(await open.kits(false)) : rowsOf(await open.fits(false));
+/** What is done with a list, whichever it is. */
+type Use<R> = <L, T>(open: (isTaking: boolean) => Promise<OpenList<L, T>>) => Promise<R>;
+
+function onList<R>({ open }: Lists, list: ShelfList, use: Use<R>): Promise<R> {
+  switch (list) {
+    case 'articles':
+      return use(open.articles);
+    case 'prices':
+      return use(open.prices);
+    case 'kits':
+      return use(open.kits);
+    case 'fits':
+      return use(open.fits);
+  }
 }
 
-async function take(lists: Lists, list: ShelfList, work: UnitOfWork, body: TakeListDto) {
-  const { open } = lists;
-  if (list === 'articles') return takeList(work, open.articles, body);
-  if (list === 'prices') return takeList(work, open.prices, body);
-  return list === 'kits' ? takeList(work, open.kits, body) : takeList(work, open.fits, body);
-}
+const NO_JSON = 'This list is no JSON. Reload the page and try again.';
 
 async function run(task: ListTask): Promise<ListAnswer> {
   const sequelize = connect(task.databaseUrl);
@@ -84,9 +76,13 @@ async function run(task: ListTask): Promise<ListAnswer> {
     const clock = new SetClock(task.now);
     const work = new UnitOfWork(sequelize, changes);
     const lists = new Lists(work, clock);
-    if (task.kind === 'write') return { kind: 'rows', rows: await rows(lists, task.list) };
-    const body = takeBody(task.bytes);
-    const handle = () => take(lists, task.list, work, body);
+    if (task.kind === 'rows')
+      return {
+        kind: 'rows',
+        rows: await onList(lists, task.list, async (open) => rowsOf(await open(false))),
+      };
+    const body = sentBody(TakeListDto, task.bytes, NO_JSON);
+    const handle = () => onList(lists, task.list, (open) => takeList(work, open, body));
     const result = task.once ? await new Once(work, clock).run(task.once, handle) : await handle();
     return { kind: 'taken', result, changed: [...changes.subjects] };
   } finally {

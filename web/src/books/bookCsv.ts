@@ -5,6 +5,7 @@ import {
   CONSEQUENCES,
   WORK_PLACES,
   isComponent,
+  jsonList,
   lineComponents,
   parseTrigger,
 } from '@yugator/core';
@@ -112,14 +113,7 @@ function readMark(text: string): ChartMark | null | undefined {
 
 /** A list that stands as JSON in a cell; null where it is none. An empty cell is an empty list. */
 function readList(text: string): unknown[] | null {
-  if (text === '') return [];
-  try {
-    const value: unknown = JSON.parse(text);
-    return Array.isArray(value) ? value : null;
-  } catch (error) {
-    if (error instanceof SyntaxError) return null;
-    throw error;
-  }
+  return text === '' ? [] : jsonList(text);
 }
 
 function readRules(text: string): Trigger[] | null {

@@ -1,12 +1,8 @@
-import Button from '@mui/material/Button';
 import type { MachineDetailDto, UpdateAccessPhotoDto } from '@yugator/contracts';
 import { cardAccesses } from '@yugator/core';
-import { useState } from 'react';
-import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
-import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
-import { PhotoButton } from '../photo/PhotoButton.js';
+import { KeptPhoto } from '../photo/KeptPhoto.js';
 import { capital } from '../words/capital.js';
 import styles from './specCard.module.css';
 
@@ -17,7 +13,6 @@ interface Props {
 
 function AccessPhoto({ machine, mayChange, access, words }: Props & { access: string; words: string }) {
   const say = useNotice();
-  const [problem, setProblem] = useState<string | null>(null);
   const write = useWrite<MachineDetailDto, UpdateAccessPhotoDto>(
     (body) => ({ method: 'PUT', path: `/machines/${machine.id}/access-photos`, body }),
     ['machines', 'jobs'],
@@ -26,29 +21,18 @@ function AccessPhoto({ machine, mayChange, access, words }: Props & { access: st
       say(`${machine.tag}, ${words}: photo ${isKept ? 'kept' : 'taken away'}.`);
     },
   );
-  const fault = problem ?? (write.error ? sentenceOf(write.error) : null);
   const path = machine.accessPhotos.find((photo) => photo.access === access)?.path;
   return (
     <figure className={styles.accessPhoto}>
       <figcaption>{capital(words)}</figcaption>
-      {path ? <img src={path} alt={`How it is opened: ${words}`} /> : null}
-      {fault ? <Caution title="Not kept">{<p>{fault}</p>}</Caution> : null}
-      {mayChange ? (
-        <div className={styles.acts}>
-          <PhotoButton
-            word={path ? 'Another photo' : 'Add a photo'}
-            label={`Photo of ${words}`}
-            loading={write.isPending}
-            onJpeg={(jpeg) => write.mutate({ access, jpeg })}
-            onFault={setProblem}
-          />
-          {path ? (
-            <Button size="small" onClick={() => write.mutate({ access, jpeg: null })}>
-              Take it away
-            </Button>
-          ) : null}
-        </div>
-      ) : null}
+      <KeptPhoto
+        path={path}
+        alt={`How it is opened: ${words}`}
+        label={`Photo of ${words}`}
+        isPending={write.isPending}
+        error={write.error}
+        onChange={mayChange ? (jpeg) => write.mutate({ access, jpeg }) : null}
+      />
     </figure>
   );
 }

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { EnterUsedOilDto } from '@yugator/contracts';
 import type { UsedOilDto, WasteContainerDto } from '@yugator/contracts';
-import { civilDate, daysBetween, WASTE_KEYS, WASTES } from '@yugator/core';
+import { civilDate, isToBeCollected, WASTE_KEYS, WASTES } from '@yugator/core';
 import { useState } from 'react';
 import { get } from '../api/request.js';
 import { useWrite } from '../api/useWrite.js';
@@ -90,17 +90,11 @@ function EntryForm({ onDone }: { onDone: () => void }) {
   );
 }
 
-/** From this share on, or when it may be full within so many days, a container is to be collected soon. */
-const NEARLY_FULL = 0.8;
-const SOON_DAYS = 14;
-
 /** A container of waste: how full it is, and when it will be. */
-function Container({ container: { waste, inside, capacity, outlook } }: { container: WasteContainerDto }) {
+function Container({ container }: { container: WasteContainerDto }) {
+  const { waste, inside, capacity, outlook } = container;
   const { today } = useSession();
   const stock = useStockWords();
-  const now = civilDate(today);
-  const isSoon =
-    inside > NEARLY_FULL * capacity || (outlook !== null && daysBetween(now, outlook.soonest) <= SOON_DAYS);
   return (
     <>
       <LinearProgress
@@ -111,7 +105,7 @@ function Container({ container: { waste, inside, capacity, outlook } }: { contai
       />
       <p>
         <b>{stock(inside, 'litre')}</b> of {WASTES[waste].words} in a container of {stock(capacity, 'litre')}.
-        {isSoon && inside > 0 ? <b> Have it collected soon.</b> : null}
+        {isToBeCollected(container, civilDate(today)) ? <b> Have it collected soon.</b> : null}
       </p>
       {outlook ? (
         <p className="soft">

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, SessionDto } from '@yugator/contracts';
-import { articleWords, isShort, UNITS } from '@yugator/core';
+import { articleWords, isShort, labelWords, UNITS } from '@yugator/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Empty } from '../page/Empty.js';
@@ -42,7 +42,7 @@ function priceWords({ priceMinor, unit }: ArticleDto, { currency, unitSystem }: 
 
 /** What tells it from others on the shelf: its number, its place, and what stands on its label. */
 function aboutWords({ number, place, fluid }: ArticleDto): string {
-  const label = fluid ? [fluid.grade, ...fluid.categories].filter(Boolean).join(' ') : '';
+  const label = fluid ? labelWords(fluid) : '';
   return [number, label, place].filter(Boolean).join(' · ');
 }
 

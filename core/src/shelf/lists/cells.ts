@@ -1,5 +1,6 @@
 import { componentSpec, COMPONENT_KEYS } from '../../component/components.js';
 import type { Component } from '../../component/components.js';
+import { jsonList } from '../../names/jsonList.js';
 import { nameKey } from '../../names/nameKey.js';
 import { isRecord, keysOf } from '../../names/record.js';
 import { inUnit, parseQuantity } from '../../units/quantity.js';
@@ -134,21 +135,11 @@ function makerNumberOf(value: unknown): MakerNumber | undefined {
     : undefined;
 }
 
-function listOfJson(text: string): unknown[] | undefined {
-  try {
-    const value: unknown = JSON.parse(text);
-    return Array.isArray(value) ? value : undefined;
-  } catch (error) {
-    if (error instanceof SyntaxError) return undefined;
-    throw error;
-  }
-}
-
 /** Makers' numbers and what superseded them: "Verrick: VF 1 > VF 2; Marlow: M 1". Where that could be misread they stand as JSON. */
 export const MAKER_NUMBERS: Cell<readonly MakerNumber[]> = {
   read: (text) => {
     const read = text.startsWith('[')
-      ? listOfJson(text)?.map(makerNumberOf)
+      ? jsonList(text)?.map(makerNumberOf)
       : text.split(';').map((part) => makerNumber(part.trim()));
     return read?.every((each) => each !== undefined) ? read : undefined;
   },
