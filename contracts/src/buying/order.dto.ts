@@ -1,6 +1,7 @@
 import { ArrayNotEmpty, IsBoolean, IsInt, Max, Min } from 'class-validator';
 import { IsCivilDay, IsId, IsText, Parts, Unique } from '../rules/index.js';
 import type { ArticleUnit } from '../shelf/article.dto.js';
+import { InShedDto } from '../shelf/shedStock.dto.js';
 import { SoldDto } from './sold.dto.js';
 
 const PACKS = 'Give the packs as a whole number from 1 to 10,000, or take the line out.';
@@ -53,7 +54,7 @@ export class ArrivedLineDto {
 }
 
 /** What arrived of an order; the rest is still to come. */
-export class ArriveDto {
+export class ArriveDto extends InShedDto {
   @ArrayNotEmpty({ message: 'Say what arrived.' })
   @Unique((line: ArrivedLineDto) => line.line, 'Each line counts once.')
   @Parts(() => ArrivedLineDto, 500, 'An order has 500 lines at most.')

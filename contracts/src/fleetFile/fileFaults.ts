@@ -195,6 +195,6 @@ export function fileFaults(
     ...file.books.flatMap((book, index) => lineFaults(book, `${path}/books/${index}`)),
     ...seasonFaults(file.seasons, `${path}/seasons`),
     ...file.machines.flatMap((machine, index) => machineFaults(machine, `${path}/machines/${index}`, beside)),
-    ...(known.shelf ? shelfFaults(file, known.shelf, path) : []),
+    ...(known.shelf ? shelfFaults(file, known.shelf, now, path) : []),
   ];
 }

@@ -13,6 +13,7 @@ import {
 import { CreateSupplierDto } from '../buying/supplier.dto.js';
 import { IsComponent, IsText, Parts } from '../rules/index.js';
 import { CreateArticleDto } from '../shelf/article.dto.js';
+import { FileMovementDto } from './fileMovement.dto.js';
 
 const ARTICLE = 'Name an article of the shelf.';
 
@@ -58,8 +59,14 @@ export class FileArticleDto extends CreateArticleDto {
   @Parts(() => FileKitPartDto, 50, 'A kit holds 50 articles at most.')
   contents!: FileKitPartDto[];
 
+  /** what lies there, where it is not told how it came to lie there */
   @Parts(() => FileLotDto, 1_000, 'Keep 1,000 lots at most.')
   lots!: FileLotDto[];
+
+  /** all that came and went, the earlier first */
+  @IsOptional()
+  @Parts(() => FileMovementDto, 20_000, 'Keep 20,000 movements at most.')
+  movements?: FileMovementDto[];
 }
 
 /** What a supplier sells. */

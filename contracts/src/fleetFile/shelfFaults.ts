@@ -3,6 +3,7 @@ import type { Component } from '@yugator/core';
 import { fault } from '../problem/fault.js';
 import type { FieldFaultDto } from '../problem/problem.dto.js';
 import type { ArticleKind, ArticleUnit } from '../shelf/article.dto.js';
+import { movementFaults } from './movementFaults.js';
 import type { FileArticleDto, FileShelfDto } from './fileShelf.dto.js';
 import type { FileMachineDto, FleetFileDto } from './fleetFile.dto.js';
 
@@ -58,7 +59,12 @@ function twice<T>(
   return repeatedNames(list.map(key)).map(at);
 }
 
-function articleFaults(article: FileArticleDto, articles: Articles, path: string): FieldFaultDto[] {
+function articleFaults(
+  article: FileArticleDto,
+  articles: Articles,
+  now: number,
+  path: string,
+): FieldFaultDto[] {
   const { kind, unit, contents, lots } = article;
   const isOddKit = kind !== 'kit' && contents.length > 0;
   return [
@@ -80,6 +86,7 @@ function articleFaults(article: FileArticleDto, articles: Articles, path: string
         ? [fault(`${path}/lots/${index}/left`, 'notWhole', WHOLE)]
         : [],
     ),
+    ...movementFaults(article, now, path),
   ];
 }
 
@@ -102,6 +109,7 @@ function shelfOwnFaults(
   shelf: FileShelfDto,
   known: KnownShelf,
   articles: Articles,
+  now: number,
   path: string,
 ): FieldFaultDto[] {
   const currency = `Its prices are in ${shelf.currency}, and this site reckons in ${known.currency}. Take the shelf out of the file, with what fits the machines.`;
@@ -123,7 +131,7 @@ function shelfOwnFaults(
         fault(`${path}/suppliers/${index}/name`, 'repeated', 'This supplier stands in the file twice.'),
     ),
     ...codeFaults(fresh, known.articles),
-    ...fresh.flatMap(([article, at]) => articleFaults(article, articles, at)),
+    ...fresh.flatMap(([article, at]) => articleFaults(article, articles, now, at)),
     ...shelf.suppliers.flatMap(({ offers }, at) => [
       ...offers.flatMap(({ article, pack }, index) =>
         saidFaults({ article, quantity: pack }, articles, `${path}/suppliers/${at}/offers/${index}`, 'pack'),
@@ -180,6 +188,7 @@ function fitFaults(
 export function shelfFaults(
   { shelf, machines }: FleetFileDto,
   known: KnownShelf,
+  now: number,
   path: string,
 ): FieldFaultDto[] {
   const articles: Articles = new Map([
@@ -187,7 +196,7 @@ export function shelfFaults(
     ...known.articles,
   ]);
   return [
-    ...(shelf ? shelfOwnFaults(shelf, known, articles, `${path}/shelf`) : []),
+    ...(shelf ? shelfOwnFaults(shelf, known, articles, now, `${path}/shelf`) : []),
     ...machines.flatMap((machine, index) => fitFaults(machine, articles, `${path}/machines/${index}`)),
   ];
 }

@@ -2,6 +2,7 @@ import { STOCK_ACTS } from '@yugator/core';
 import type { Component, MovementKind, StockAct, StockState } from '@yugator/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { IsComponentOrNone, IsId, IsText, Part, Parts, Unique } from '../rules/index.js';
+import { InShedDto, ShedStockDto } from './shedStock.dto.js';
 import { FilterTraitsDto, FluidTraitsDto, MakerNumberDto, PlugTraitsDto } from './traits.dto.js';
 
 export const ARTICLE_KINDS = ['kit', 'part', 'fluid'] as const;
@@ -20,6 +21,8 @@ export class ArticleDto {
   /** per unit, in minor units of the site's currency */
   priceMinor!: number;
   onHand!: number;
+  /** in which sheds, those in which nothing lies left out */
+  sheds!: ShedStockDto[];
   /** what lies there, in the order in which it came in and goes out */
   lots!: LotDto[];
   state!: StockState;
@@ -77,6 +80,8 @@ export class MovementDto {
   /** what the worth of the shelf changed by, in minor units */
   valueMinor!: number;
   kind!: MovementKind;
+  /** null where nobody said in which */
+  shed!: string | null;
   by!: string | null;
   /** the machine it was drawn for */
   machineTag!: string | null;
@@ -181,8 +186,10 @@ export class MergeArticleDto {
 }
 
 /** Stock that came in, came back or went away, or what was counted on the shelf. */
-export class StockActDto {
-  @IsIn(STOCK_ACTS, { message: 'Say whether stock came in, came back, was counted, thrown away or lent.' })
+export class StockActDto extends InShedDto {
+  @IsIn(STOCK_ACTS, {
+    message: 'Say whether stock came in, came back, was counted, moved, thrown away or lent.',
+  })
   kind!: StockAct;
 
   @Min(0, { message: 'How much cannot be below 0.' })
@@ -203,6 +210,11 @@ export class StockActDto {
   @Max(100_000_000, { message: 'Keep the price within 1,000,000.' })
   @IsInt({ message: 'Give the price in whole cents.' })
   priceMinor?: number | null;
+
+  /** of what is moved: the shed into which */
+  @IsOptional()
+  @IsText({ most: 60, message: 'Choose a shed.' })
+  toShed?: string | null;
 
   @IsOptional()
   @IsText({ most: 200, message: 'Keep the note within 200 letters.' })

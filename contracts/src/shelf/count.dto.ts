@@ -1,5 +1,6 @@
 import { ArrayNotEmpty, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { IsId, IsText, Parts, Unique } from '../rules/index.js';
+import { InShedDto } from './shedStock.dto.js';
 
 const COUNTED = 'Type how much there is, as a number from 0.';
 
@@ -19,8 +20,8 @@ export class CountedLineDto {
   booked!: number;
 }
 
-/** A count of the shelf, or of a part of it: all of it is booked, or nothing. */
-export class CountSheetDto {
+/** A count of the shelf, or of a part of it, in one shed: all of it is booked, or nothing. */
+export class CountSheetDto extends InShedDto {
   @ArrayNotEmpty({ message: 'Count at least one article.' })
   @Unique((line: CountedLineDto) => line.articleId, 'Each article counts once; add up its lines.')
   @Parts(() => CountedLineDto, 2_000, 'A count has 2,000 articles at most.')

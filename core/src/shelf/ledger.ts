@@ -4,9 +4,9 @@ export interface StockMovement {
   readonly quantity: number;
 }
 
-/** Stock to the thousandth (millilitres): hides binary fractions. */
+/** Stock to the thousandth (millilitres): hides binary fractions. Nothing has no sign. */
 export function roundQuantity(quantity: number): number {
-  return Math.round(quantity * 1000) / 1000;
+  return Math.round(quantity * 1000) / 1000 + 0;
 }
 
 /** What is on hand after all `movements`. Negative where more was drawn than was ever booked in. */

@@ -40,6 +40,8 @@ const COLUMNS: Record<ValuedMovement['kind'], Column> = {
   scrapped: 'scrapped',
   lent: 'lent',
   returned: 'lent',
+  // Out of one shed and into another: nothing of its worth.
+  moved: 'lent',
   priced: 'priced',
 };
 

@@ -1,6 +1,6 @@
 /**
  * Why stock moved. `drawn`: used by a job or round, a kit opened among it; `left`: what a job did not use of a kit; `returned`: what
- * was used or lent came back.
+ * was used or lent came back; `moved`: taken to another shed, out of the one and into the other.
  */
 export const MOVEMENT_KINDS = [
   'received',
@@ -10,6 +10,7 @@ export const MOVEMENT_KINDS = [
   'returned',
   'scrapped',
   'lent',
+  'moved',
 ] as const;
 export type MovementKind = (typeof MOVEMENT_KINDS)[number];
 
@@ -20,6 +21,7 @@ export const STOCK_ACTS = [
   'returned',
   'scrapped',
   'lent',
+  'moved',
 ] as const satisfies MovementKind[];
 export type StockAct = (typeof STOCK_ACTS)[number];
 

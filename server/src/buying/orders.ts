@@ -136,7 +136,7 @@ export class Orders {
           const came = { articleId, quantity: roundQuantity(packs * pack), valueMinor: packs * priceMinor };
           return packs > 0 ? [{ ...came, container: pack > 1 ? pack : null }] : [];
         }),
-        `From ${order.supplierName}`,
+        { note: `From ${order.supplierName}`, shed: fields.shed || null },
         caller,
       );
       for (const line of lines)

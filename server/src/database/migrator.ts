@@ -29,6 +29,7 @@ import { lots } from './migrations/0027-lots.js';
 import { buying } from './migrations/0028-buying.js';
 import { waste } from './migrations/0029-waste.js';
 import { articlePhotos } from './migrations/0030-article-photos.js';
+import { sheds } from './migrations/0031-sheds.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -36,7 +37,7 @@ const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
   ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder, restVoltage],
   ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces, everyDay],
-  ...[lateSteps, shedDevices, ownReadings, kits, fits, lots, buying, waste, articlePhotos],
+  ...[lateSteps, shedDevices, ownReadings, kits, fits, lots, buying, waste, articlePhotos, sheds],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

@@ -1,8 +1,9 @@
 import type { CreationAttributes } from 'sequelize';
-import { drawsWithKits, fittingNeeds, leftWorth, proposedDraw, roundQuantity } from '@yugator/core';
+import { drawsWithKits, fittingNeeds, leftWorth, onHand, proposedDraw, roundQuantity } from '@yugator/core';
 import type { Finding, Fit, KitDraw, ScheduleItem, ShelvedKit } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import type { Book } from '../models/book.model.js';
+import { grouped } from '../database/grouped.js';
 import { known } from '../database/known.js';
 import { Job, JobItem } from '../models/job.model.js';
 import { keepNamesOf } from '../models/keepNames.js';
@@ -44,6 +45,18 @@ const FORGOTTEN: ReadonlySet<string> = new Set([
   'Fuel filter, in-line',
   '20W-50 hydro oil',
 ]);
+
+/** Where jobs are done, and what is bought lies. */
+const WORKSHOP = 'North shed';
+
+/** What the crew of the nursery yard keeps at hand, as far as there is enough of it. */
+const KEPT_IN_YARD = [
+  '10W-30 engine oil',
+  '15W-40 diesel engine oil',
+  'Spark plug, 5/8 in',
+  'Oil filter, V-twin',
+  'Grease cartridge, NLGI 2, 400 g',
+];
 
 /** The jobs of the whole fleet in order of time, and the shelf that they drew from. */
 export class DemoJobs {
@@ -108,7 +121,8 @@ export class DemoJobs {
       ),
     );
     const { movements, takes } = inLots(this.movements());
-    await Movement.bulkCreate(movements);
+    await Movement.bulkCreate(movements.map((row) => ({ ...row, shed: WORKSHOP })));
+    await Movement.bulkCreate(this.carried(movements));
     await TakeRow.bulkCreate(takes);
     await keepNamesOf(worked.map(({ id }) => id));
   }
@@ -208,6 +222,24 @@ export class DemoJobs {
     };
     const came = Array.from({ length: lots }, () => this.received(article, job.at - HOUR_MS));
     return [...came, out, ...loose];
+  }
+
+  /** What the crew of the nursery yard keeps there, so that nobody drives for a plug. */
+  private carried(movements: readonly Row[]): Row[] {
+    const latest = this.jobs.at(-1)?.at ?? 0;
+    const byArticle = grouped(movements, ({ articleId }) => articleId);
+    return KEPT_IN_YARD.flatMap((name) => {
+      const articleId = known(this.idByName, name);
+      const quantity = Math.floor(Math.max(0, onHand(byArticle.get(articleId) ?? [])) / 3);
+      const moved = { articleId, kind: 'moved' as const, valueMinor: 0, movedAt: new Date(latest) };
+      const by = { ...moved, movedById: this.mechanicId, jobId: null, note: 'For the yard' };
+      return quantity === 0
+        ? []
+        : [
+            { ...by, id: uuid(), shed: WORKSHOP, quantity: -quantity },
+            { ...by, id: uuid(), shed: 'Nursery yard', quantity },
+          ];
+    });
   }
 
   /** What is below its least is bought, but for what nobody thought of lately. */

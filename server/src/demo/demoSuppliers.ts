@@ -155,6 +155,7 @@ export async function writeDemoSuppliers(leadId: string, today: CivilDate): Prom
         valueMinor,
         leftQuantity: arrived,
         leftMinor: valueMinor,
+        shed: 'North shed',
         movedAt: new Date(instantOnDay(addDays(today, -1), 9, TIME_ZONE)),
         movedById: leadId,
         jobId: null,

@@ -1,38 +1,25 @@
-import type { FileArticleDto, FileFitDto, FileShelfDto, FileSupplierDto } from '@yugator/contracts';
-import { Op } from 'sequelize';
+import type {
+  FileArticleDto,
+  FileFitDto,
+  FileMovementDto,
+  FileShelfDto,
+  FileSupplierDto,
+} from '@yugator/contracts';
 import { grouped } from '../database/grouped.js';
 import { known } from '../database/known.js';
 import { OfferRow, Supplier } from '../models/buying.model.js';
-import { Article, FitRow, KitPartRow, Movement } from '../models/shelf.model.js';
+import { Article, FitRow, KitPartRow } from '../models/shelf.model.js';
 import { storedTraits } from '../shelf/articleTraits.js';
+import { movementsByArticle } from './exportMovements.js';
 
-/** What lies there, by article, in the order in which it came in. */
-async function lotsByArticle(): Promise<ReadonlyMap<string, FileArticleDto['lots']>> {
-  const rows = await Movement.findAll({
-    where: { voidedAt: null, leftQuantity: { [Op.gt]: 0 } },
-    attributes: ['articleId', 'leftQuantity', 'leftMinor', 'container'],
-    order: ['movedAt', 'id'],
-  });
-  return new Map(
-    [...grouped(rows, ({ articleId }) => articleId)].map(([id, own]) => [
-      id,
-      own.map(({ leftQuantity, leftMinor, container }) => ({
-        left: leftQuantity ?? 0,
-        leftMinor: leftMinor ?? 0,
-        container,
-      })),
-    ]),
-  );
-}
-
-/** The shelf with its suppliers, and what fits each machine, by names. Movements and orders stay behind. */
+/** The shelf with its suppliers, and what fits each machine, by names. Orders stay behind. */
 export async function exportShelf(
   currency: string,
 ): Promise<{ shelf: FileShelfDto; fits: ReadonlyMap<string, FileFitDto[]> }> {
-  const [articles, parts, lots, suppliers, offers, fits] = await Promise.all([
+  const [articles, parts, movements, suppliers, offers, fits] = await Promise.all([
     Article.findAll({ order: ['name'] }),
     KitPartRow.findAll(),
-    lotsByArticle(),
+    movementsByArticle(),
     Supplier.findAll({ order: ['name'] }),
     OfferRow.findAll({ order: ['pack'] }),
     FitRow.findAll(),
@@ -50,7 +37,7 @@ export async function exportShelf(
           contents: (partsByKit.get(article.id) ?? [])
             .map(({ articleId, quantity }) => ({ article: nameOf(articleId), quantity }))
             .sort(byName),
-          lots: [...(lots.get(article.id) ?? [])],
+          movements: movements.get(article.id) ?? [],
         }),
       ),
       suppliers: suppliers.map((supplier) =>
@@ -87,7 +74,7 @@ export async function exportShelf(
 
 function toFileArticle(
   article: Article,
-  { contents, lots }: Pick<FileArticleDto, 'contents' | 'lots'>,
+  { contents, movements }: { contents: FileArticleDto['contents']; movements: FileMovementDto[] },
 ): FileArticleDto {
   const { makerNumbers, fluid, filter, plug } = storedTraits(article);
   return {
@@ -106,7 +93,9 @@ function toFileArticle(
     plug,
     isRetired: article.retiredAt !== null,
     contents,
-    lots,
+    // They follow from the movements.
+    lots: [],
+    movements,
   };
 }
 

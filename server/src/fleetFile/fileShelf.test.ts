@@ -1,16 +1,22 @@
 import type {
   ArticleDto,
   FileArticleDto,
+  FileMovementDto,
   FileShelfDto,
+  FileVisitDto,
   FleetFileDto,
   ImportResultDto,
+  RecordPageDto,
   SupplierDto,
 } from '@yugator/contracts';
-import { faultsOf } from '../testing/fitActs.js';
+import { faultsOf, fitActs } from '../testing/fitActs.js';
 import type { Refused } from '../testing/fitActs.js';
+import { jobActs } from '../testing/jobActs.js';
 import { yardOfFile } from '../testing/testApp.js';
 
 const yard = yardOfFile('Europe/London');
+const { ready, signOff } = jobActs(() => yard);
+const { article, register } = fitActs(() => yard);
 const exported = async () => (await yard.ask<FleetFileDto>('GET', '/api/fleet/file')).body;
 const take = (file: unknown, isTrial = false) =>
   yard.ask<ImportResultDto & Refused>('POST', '/api/fleet/import', { body: { file, isTrial } });
@@ -29,6 +35,18 @@ const ARTICLE: FileArticleDto = {
     { left: 2, leftMinor: 1400, container: null },
     { left: 1, leftMinor: 790, container: null },
   ],
+};
+const MOVEMENT: FileMovementDto = {
+  at: '2026-05-01T10:00:00Z',
+  kind: 'received',
+  quantity: 2,
+  valueMinor: 1000,
+  container: null,
+  shed: null,
+  by: '',
+  note: '',
+  visit: null,
+  takes: [],
 };
 const shelfOf = (over: Partial<FileShelfDto>): FileShelfDto => ({
   currency: 'GBP',
@@ -83,6 +101,74 @@ describe('the shelf in a fleet file', () => {
     expect((await yard.ask<SupplierDto[]>('GET', '/api/suppliers')).body).toHaveLength(1);
   });
 
+  it('brings all that came and went, of which lots and for which visit, and what lies in which shed', async () => {
+    await register('B-1', { shed: 'Boat house' });
+    const oil = await article({ name: 'Oil', kind: 'fluid', unit: 'litre', number: 'O-1' });
+    const act = (body: object) => yard.ask('POST', `/api/articles/${oil}/movements`, { body });
+    await act({ kind: 'received', quantity: 20, container: 5, priceMinor: 500, shed: 'Boat house' });
+    await act({ kind: 'received', quantity: 5, priceMinor: 600, shed: 'Boat house' });
+    await act({ kind: 'moved', quantity: 5, shed: 'Boat house', toShed: 'North shed' });
+    await signOff(await ready(), { draws: [{ articleId: oil, quantity: 22 }] });
+    await act({ kind: 'scrapped', quantity: 1, note: 'Spilt', shed: 'Boat house' });
+    const file = await exported();
+    const ofOil = file.shelf?.articles.find(({ name }) => name === 'Oil');
+    expect(ofOil?.movements?.map(({ kind }) => kind)).toEqual([
+      'received',
+      'received',
+      'moved',
+      'moved',
+      'drawn',
+      'drawn',
+      'scrapped',
+    ]);
+    const drawn = ofOil?.movements?.filter(({ kind }) => kind === 'drawn') ?? [];
+    expect(drawn.map(({ by, visit }) => [by, visit?.machine])).toEqual([
+      ['mechanic', 'T-1'],
+      ['mechanic', 'T-1'],
+    ]);
+    // The same fleet under other tags, with an article of another name.
+    const visitOf = (visit: FileVisitDto | null) => visit && { ...visit, machine: `N-${visit.machine}` };
+    const copied: FleetFileDto = {
+      ...file,
+      machines: file.machines.map((machine) => ({ ...machine, tag: `N-${machine.tag}`, fits: [] })),
+      shelf: shelfOf({
+        articles: (ofOil ? [ofOil] : []).map((each) => ({
+          ...each,
+          name: 'Oil of elsewhere',
+          number: 'O-2',
+          movements: (each.movements ?? []).map((movement) => ({
+            ...movement,
+            visit: visitOf(movement.visit),
+            by: movement.kind === 'scrapped' ? 'Somebody else' : movement.by,
+          })),
+        })),
+      }),
+    };
+    expect((await take(copied)).body).toMatchObject({ articles: 1, written: true });
+    const { body } = await yard.ask<ArticleDto[]>('GET', '/api/articles');
+    const [here, there] = ['Oil', 'Oil of elsewhere'].map((name) => body.find((each) => each.name === name));
+    expect([there?.onHand, there?.sheds, there?.lots]).toEqual([here?.onHand, here?.sheds, here?.lots]);
+    expect(there?.movements.map(({ machineTag }) => machineTag)).toContain('N-T-1');
+    expect(there?.movements.find(({ kind }) => kind === 'scrapped')).toMatchObject({
+      by: null,
+      note: 'Spilt, by Somebody else',
+    });
+    const again = (await exported()).shelf?.articles.find(({ name }) => name === 'Oil of elsewhere');
+    const plain = (movements: FileMovementDto[] = []) =>
+      movements.map(({ by: _by, note: _note, visit: _visit, ...movement }) => movement);
+    expect(plain(again?.movements)).toEqual(plain(ofOil?.movements));
+    // The record of the visit tells what it drew, and voided it gives back exactly what it took.
+    const { body: records } = await yard.ask<RecordPageDto>('GET', '/api/records');
+    const record = records.records.find(({ machine }) => machine.tag === 'N-T-1');
+    expect(record?.draws).toEqual([
+      { name: 'Oil of elsewhere', unit: 'litre', quantity: 22, costMinor: 11_200 },
+    ]);
+    const reason = { reason: 'Another machine' };
+    await yard.ask('POST', `/api/records/${record?.jobId ?? ''}/void`, { body: reason });
+    const back = (await yard.ask<ArticleDto[]>('GET', '/api/articles')).body;
+    expect(back.find(({ name }) => name === 'Oil of elsewhere')?.onHand).toBe(24);
+  });
+
   it.each<[string, FileShelfDto, [string, string][]]>([
     ['another currency', shelfOf({ currency: 'USD' }), [['currency', 'other']]],
     [
@@ -99,6 +185,27 @@ describe('the shelf in a fleet file', () => {
       'half a piece',
       shelfOf({ articles: [{ ...ARTICLE, lots: [{ left: 0.5, leftMinor: 1, container: null }] }] }),
       [['articles/0/lots/0/left', 'notWhole']],
+    ],
+    [
+      'movements that do not add up, and lots beside them',
+      shelfOf({
+        articles: [
+          {
+            ...ARTICLE,
+            movements: [
+              { ...MOVEMENT, quantity: 1.5 },
+              { ...MOVEMENT, kind: 'drawn', quantity: -1, valueMinor: -500 },
+              { ...MOVEMENT, at: '2099-01-01T00:00:00Z' },
+            ],
+          },
+        ],
+      }),
+      [
+        ['articles/0/lots', 'twice'],
+        ['articles/0/movements/0/quantity', 'notWhole'],
+        ['articles/0/movements/2/at', 'future'],
+        ['articles/0/movements/1/takes', 'takes'],
+      ],
     ],
     [
       'contents of no kit',

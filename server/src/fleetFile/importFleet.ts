@@ -20,6 +20,7 @@ import { SiteCalendar } from '../site/siteCalendar.js';
 import { columnsOf, metersOf, outcomesOf, writeParts } from './fileMachine.js';
 import type { FileOutcome, Ids, LineRef } from './fileMachine.js';
 import { writeMeter } from './writeMeter.js';
+import { writeMovements } from './writeMovements.js';
 import { articleIds, knownShelf, newOnShelf, traitFaultsOf, writeFits, writeShelf } from './writeShelf.js';
 import type { NewOnShelf } from './writeShelf.js';
 
@@ -50,6 +51,7 @@ export class ImportFleet {
       const machineIds: string[] = [];
       for (const machine of file.machines)
         machineIds.push(await this.writeMachine(machine, ids, caller, new Date(now)));
+      await writeMovements(shelf.articles, ids.articles, machineIds);
       await keepNamesOf(machineIds);
       this.work.changed('machines', 'readings', 'jobs', 'books', 'seasons', 'shelf');
       return result;

@@ -195,7 +195,7 @@ export class Jobs {
       const setUp = await this.sheets.setUp(job.machineId, items, siteNow);
       const target = await fluidTarget(job.machineId, setUp, site, today);
       const fluidReason = await checkFluidDraws(id, fields, setUp, target, caller);
-      await this.ledger.draw(fields.draws, id, caller);
+      await this.ledger.draw(fields.draws, { jobId: id, shed: scheduled.machine.shed }, caller);
       const findings = await keepFindings(id, setUp);
       await this.writeFindings(job, fields, findings, caller);
       await keepLeftOut(id, scheduled, { on: doneOn, life });

@@ -1,10 +1,12 @@
 import { storedWalk } from './storedWalk.js';
 import type { RecordDto, RecordOtherDto } from '@yugator/contracts';
-import { jobCost } from '@yugator/core';
+import { jobCost, onHand } from '@yugator/core';
 import type { Finding } from '@yugator/core';
 import { findingsOf } from './findings.js';
 import { inBookOrder } from './inBookOrder.js';
+import { grouped } from '../database/grouped.js';
 import type { Job, JobItem } from '../models/job.model.js';
+import type { Movement } from '../models/shelf.model.js';
 
 function doneOf(items: readonly JobItem[]): string[] {
   return items.filter(({ outcome }) => outcome === 'done').map(({ itemName }) => itemName ?? '');
@@ -39,6 +41,19 @@ function whoOf({
   };
 }
 
+/** What a job drew of each article, out of however many sheds; what it left of kits was drawn less than nothing. */
+function toldOf(movements: readonly Movement[]) {
+  const byArticle = grouped(movements, ({ articleId, quantity }) => `${articleId} ${Math.sign(quantity)}`);
+  return [...byArticle.values()].flatMap((own) =>
+    own.slice(0, 1).map(({ articleName, articleUnit }) => ({
+      name: articleName ?? '',
+      unit: articleUnit ?? ('piece' as const),
+      quantity: 0 - onHand(own),
+      costMinor: own.reduce((sum, { valueMinor }) => sum - valueMinor, 0),
+    })),
+  );
+}
+
 /**
  * The record of a job that was signed off (and perhaps voided since), under the names of then; null for other jobs. The job carries its
  * items and movements.
@@ -48,13 +63,7 @@ export function toRecordDto(job: Job): RecordDto | null {
   if (doneOn === null || life === null || shown === null) return null;
   const minutes = job.minutes ?? 0;
   const items = inBookOrder(job.items ?? []);
-  const told = (job.movements ?? []).map(({ articleName, articleUnit, quantity, valueMinor }) => ({
-    name: articleName ?? '',
-    unit: articleUnit ?? ('piece' as const),
-    quantity: 0 - quantity,
-    // What was left of a kit was drawn less than nothing.
-    costMinor: 0 - valueMinor,
-  }));
+  const told = toldOf(job.movements ?? []);
   const cost = jobCost(told, minutes, job.labourRateMinor);
   return {
     jobId: job.id,

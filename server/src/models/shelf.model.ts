@@ -98,6 +98,8 @@ export class Movement extends Model<InferAttributes<Movement>, InferCreationAttr
   @OptionalWhole declare leftMinor: CreationOptional<number | null>;
   /** what one container of a lot holds; null of what came in loose */
   @Column(DataType.DECIMAL(12, 3)) declare container: CreationOptional<number | null>;
+  /** in which it came or went; null where nobody said */
+  @OptionalText declare shed: CreationOptional<string | null>;
   @Moment declare movedAt: Date;
   @OptionalRef declare movedById: string | null;
   @OptionalRef declare jobId: string | null;

@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import type { CountResultDto, CountSheetDto, DrawDto, StockActDto } from '@yugator/contracts';
+import type { CountResultDto, CountSheetDto, DrawDto, SettleShedDto, StockActDto } from '@yugator/contracts';
 import { countCorrection, countDifference, countTotals, goesOut, leftWorth } from '@yugator/core';
 import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../clock/clock.js';
+import { inChunks } from '../database/inChunks.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import type { Person } from '../models/person.model.js';
 import { Article, Movement } from '../models/shelf.model.js';
@@ -12,6 +13,7 @@ import { actFaults } from './actFaults.js';
 import { countFaults } from './countFaults.js';
 import { drawFaults } from './drawFaults.js';
 import { partsByKit } from './kitParts.js';
+import { shedFaults, shedNames, ShedStocks } from './shedStocks.js';
 import { StockBook } from './stockBook.js';
 
 /** A movement that is to be booked; `quantity`: in above 0, out below. */
@@ -23,6 +25,7 @@ interface Moved {
   /** of what comes in: what it is worth, where that is not the price of the article */
   readonly valueMinor?: number;
   readonly container?: number | null;
+  readonly shed: string | null;
 }
 
 /** What arrived of an article. */
@@ -31,6 +34,24 @@ interface CameIn {
   readonly quantity: number;
   readonly valueMinor: number;
   readonly container: number | null;
+}
+
+/** For what, and where, something is drawn. */
+interface DrawnFor {
+  readonly jobId: string;
+  /** in which the machine stands */
+  readonly shed: string;
+}
+
+/** The lots of some articles, and in which sheds they lie, through one unit of work. */
+interface Books {
+  readonly lots: StockBook;
+  readonly sheds: ShedStocks;
+}
+
+async function readBooks(articleIds: readonly string[]): Promise<Books> {
+  const [lots, sheds] = await Promise.all([StockBook.read(articleIds), ShedStocks.read(articleIds)]);
+  return { lots, sheds };
 }
 
 /** Locks articles, in one order for everybody: who draws or counts one waits for whoever does so already. */
@@ -46,52 +67,77 @@ export class Ledger {
     private readonly clock: Clock,
   ) {}
 
-  /** Books stock that came in, came back or went away, or brings the book to what was counted. */
+  /** Books stock that came in, came back, went away or went to another shed, or brings the book to what was counted in a shed. */
   async act(id: string, fields: StockActDto, caller: Person): Promise<void> {
     await this.work.run(async () => {
       const [article] = await lockArticles([id]);
       if (!article) throw notFound('article');
-      const book = await StockBook.read([id]);
-      const booked = book.onHand(id);
-      const faults = actFaults(fields, article, booked);
+      const books = await readBooks([id]);
+      const shed = fields.shed || null;
+      const booked = books.sheds.onHand(id, shed);
+      const faults = actFaults(fields, article, booked, books.sheds.names);
       if (faults.length) throw fieldProblem(...faults);
-      const { kind, quantity, note = '', container = null } = fields;
-      const price = fields.priceMinor ?? article.priceMinor;
-      if (kind === 'received') {
-        const valueMinor = Math.round(quantity * price);
-        await this.move(book, article, { kind, quantity, note, container, valueMinor }, caller);
-        // What was paid last is what the next one is thought to cost.
-        if (price !== article.priceMinor)
-          await article.update({ priceMinor: price, version: article.version + 1 });
-      } else {
+      const { kind, quantity, note = '', toShed } = fields;
+      if (kind === 'received') await this.bookReceived(books, article, fields, caller);
+      else if (kind === 'moved') await this.carry(article, shed, toShed || null, { quantity, note }, caller);
+      else {
         const more = kind === 'counted' ? countCorrection(booked, quantity) : quantity;
-        await this.move(book, article, { kind, note, quantity: goesOut(kind) ? -more : more }, caller);
+        const moved = { kind, note, shed, quantity: goesOut(kind) ? -more : more };
+        await this.move(books, article, moved, caller);
       }
-      await book.write();
+      await books.lots.write();
+    });
+  }
+
+  /** Says of all that lies where nobody said in which shed: in this one. */
+  async settle({ shed }: SettleShedDto, caller: Person): Promise<void> {
+    await this.work.run(async () => {
+      const faults = shedFaults(shed, await shedNames());
+      if (faults.length) throw fieldProblem(...faults);
+      const articles = await Article.findAll({ order: ['id'], lock: true });
+      const stocks = await ShedStocks.read(articles.map(({ id }) => id));
+      const note = 'Where it lay was said later';
+      const rows = articles.flatMap((article) => {
+        const quantity = stocks.onHand(article.id, null);
+        return quantity === 0 ? [] : this.carried(article, null, shed, { quantity, note }, caller);
+      });
+      await inChunks(rows, (chunk) => Movement.bulkCreate(chunk));
+      this.work.changed('shelf');
     });
   }
 
   /** Books what arrived of an order, inside the running unit of work. What was paid last is what the next one is thought to cost. */
-  async receive(came: readonly CameIn[], note: string, caller: Person): Promise<void> {
+  async receive(
+    came: readonly CameIn[],
+    { note, shed }: { note: string; shed: string | null },
+    caller: Person,
+  ): Promise<void> {
     const articles = await lockArticles(came.map(({ articleId }) => articleId));
-    const book = await StockBook.read(articles.map(({ id }) => id));
+    const books = await readBooks(articles.map(({ id }) => id));
+    const faults = shedFaults(shed, books.sheds.names);
+    if (faults.length) throw fieldProblem(...faults);
     for (const { articleId, quantity, valueMinor, container } of came) {
       const article = articles.find(({ id }) => id === articleId);
       if (!article) throw notFound('article');
-      await this.move(book, article, { kind: 'received', quantity, valueMinor, container, note }, caller);
+      const moved = { kind: 'received' as const, quantity, valueMinor, container, note, shed };
+      await this.move(books, article, moved, caller);
       const priceMinor = Math.round(valueMinor / quantity);
       if (priceMinor !== article.priceMinor)
         await article.update({ priceMinor, version: article.version + 1 });
     }
-    await book.write();
+    await books.lots.write();
   }
 
   /** Books a count of many articles, all of it or nothing; what moved since it was counted is to be counted anew. */
-  async count({ lines, note = '' }: CountSheetDto, caller: Person): Promise<CountResultDto> {
+  async count({ lines, note = '', shed: where }: CountSheetDto, caller: Person): Promise<CountResultDto> {
     return this.work.run(async () => {
       const articles = await lockArticles(lines.map(({ articleId }) => articleId));
-      const book = await StockBook.read(articles.map(({ id }) => id));
-      const faults = countFaults(lines, articles, (id) => book.onHand(id));
+      const books = await readBooks(articles.map(({ id }) => id));
+      const shed = where || null;
+      const faults = [
+        ...shedFaults(shed, books.sheds.names),
+        ...countFaults(lines, articles, (id) => books.sheds.onHand(id, shed)),
+      ];
       if (faults.length) throw fieldProblem(...faults);
       const differing = lines.flatMap((line) => {
         const article = articles.find(({ id }) => id === line.articleId);
@@ -103,9 +149,9 @@ export class Ledger {
       for (const { article, quantity } of differing)
         moved.push({
           quantity,
-          valueMinor: await this.move(book, article, { kind: 'counted', quantity, note }, caller),
+          valueMinor: await this.move(books, article, { kind: 'counted', quantity, note, shed }, caller),
         });
-      await book.write();
+      await books.lots.write();
       const { missing, besides } = countTotals(moved);
       return {
         counted: lines.length,
@@ -117,10 +163,11 @@ export class Ledger {
   }
 
   /**
-   * Draws what a job used, inside the running unit of work. What it left of kits goes on the shelf as loose parts, at their share of
-   * what the kits cost. More than is there is drawn all the same, for the work was done; the shelf then asks for a count.
+   * Draws what a job used, inside the running unit of work: of the shed in which its machine stands, then of others. What it left of
+   * kits goes on the shelf there as loose parts, at their share of what the kits cost. More than is there is drawn all the same, for
+   * the work was done; the shelf then asks for a count.
    */
-  async draw(draws: readonly DrawDto[], jobId: string, caller: Person): Promise<void> {
+  async draw(draws: readonly DrawDto[], { jobId, shed }: DrawnFor, caller: Person): Promise<void> {
     if (draws.length === 0) return;
     const ids = draws.flatMap(({ articleId, left = [] }) => [
       articleId,
@@ -128,26 +175,27 @@ export class Ledger {
     ]);
     const articles = new Map((await lockArticles(ids)).map((article) => [article.id, article]));
     const parts = await partsByKit(draws.map(({ articleId }) => articleId));
-    const book = await StockBook.read([...articles.keys()]);
-    const faults = drawFaults(draws, articles, parts, (id) => book.onHand(id));
+    const books = await readBooks([...articles.keys()]);
+    const faults = drawFaults(draws, articles, parts, (id) => books.lots.onHand(id));
     if (faults.length) throw fieldProblem(...faults);
+    const home = books.sheds.home(shed);
     for (const { articleId, quantity, left = [] } of draws) {
       const article = articles.get(articleId);
       if (!article) throw notFound('article');
-      const costMinor = -(await this.move(
-        book,
-        article,
-        { kind: 'drawn', quantity: -quantity, jobId },
-        caller,
-      ));
+      let costMinor = 0;
+      for (const part of books.sheds.taken(articleId, home, quantity)) {
+        const drawn = { kind: 'drawn' as const, quantity: -part.quantity, shed: part.shed, jobId };
+        costMinor -= await this.move(books, article, drawn, caller);
+      }
       for (const each of left) {
         const part = articles.get(each.articleId);
         if (!part) throw notFound('part of the kit');
         const valueMinor = leftWorth(costMinor, quantity, parts.get(articleId) ?? [], each) ?? 0;
-        await this.move(book, part, { kind: 'left', quantity: each.quantity, jobId, valueMinor }, caller);
+        const loose = { kind: 'left' as const, quantity: each.quantity, shed: home, jobId, valueMinor };
+        await this.move(books, part, loose, caller);
       }
     }
-    await book.write();
+    await books.lots.write();
   }
 
   /** Gives back what a job drew, and takes back what it left, inside the running unit of work. */
@@ -165,18 +213,67 @@ export class Ledger {
     this.work.changed('shelf');
   }
 
+  private async bookReceived(
+    books: Books,
+    article: Article,
+    { kind, quantity, note = '', container = null, priceMinor, shed }: StockActDto,
+    caller: Person,
+  ): Promise<void> {
+    const price = priceMinor ?? article.priceMinor;
+    const valueMinor = Math.round(quantity * price);
+    const moved = { kind, quantity, note, container, valueMinor, shed: shed || null };
+    await this.move(books, article, moved, caller);
+    // What was paid last is what the next one is thought to cost.
+    if (price !== article.priceMinor)
+      await article.update({ priceMinor: price, version: article.version + 1 });
+  }
+
+  /** The two movements by which so much is carried from one shed to another: of its worth and its lots nothing changes. */
+  private carried(
+    article: Article,
+    from: string | null,
+    to: string | null,
+    { quantity, note }: { quantity: number; note: string },
+    caller: Person,
+  ) {
+    const row = {
+      articleId: article.id,
+      kind: 'moved' as const,
+      valueMinor: 0,
+      movedAt: new Date(this.clock.now()),
+      movedById: caller.id,
+      jobId: null,
+      note,
+    };
+    return [
+      { ...row, id: uuid(), shed: from, quantity: -quantity },
+      { ...row, id: uuid(), shed: to, quantity },
+    ];
+  }
+
+  private async carry(
+    article: Article,
+    from: string | null,
+    to: string | null,
+    what: { quantity: number; note: string },
+    caller: Person,
+  ): Promise<void> {
+    await Movement.bulkCreate(this.carried(article, from, to, what, caller));
+    this.work.changed('shelf');
+  }
+
   /** Books a movement; returns what the worth of the shelf changed by. */
   private async move(
-    book: StockBook,
+    { lots, sheds }: Books,
     article: Article,
-    { kind, quantity, note = '', jobId, valueMinor: worth, container = null }: Moved,
+    { kind, quantity, note = '', jobId, valueMinor: worth, container = null, shed }: Moved,
     caller: Person,
   ): Promise<number> {
     const id = uuid();
     const isIn = quantity > 0;
     const valueMinor = isIn
       ? (worth ?? Math.round(quantity * article.priceMinor))
-      : 0 - book.takeOut(article.id, id, -quantity, article.priceMinor);
+      : 0 - lots.takeOut(article.id, id, -quantity, article.priceMinor);
     await Movement.create({
       id,
       articleId: article.id,
@@ -184,12 +281,14 @@ export class Ledger {
       quantity,
       valueMinor,
       container: isIn ? container : null,
+      shed,
       movedAt: new Date(this.clock.now()),
       movedById: caller.id,
       jobId: jobId ?? null,
       note,
     });
-    if (isIn) book.comeIn(article.id, id, quantity, valueMinor);
+    if (isIn) lots.comeIn(article.id, id, quantity, valueMinor);
+    sheds.move(article.id, shed, quantity);
     this.work.changed('shelf');
     return valueMinor;
   }

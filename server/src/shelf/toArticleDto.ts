@@ -1,5 +1,5 @@
 import type { ArticleDto, KitPartDto, LotDto, MovementDto } from '@yugator/contracts';
-import { onHand, stockState } from '@yugator/core';
+import { onHand, stockBySheds, stockState } from '@yugator/core';
 import type { Article, Movement } from '../models/shelf.model.js';
 import { storedTraits } from './articleTraits.js';
 
@@ -26,6 +26,7 @@ export function toMovementDto(movement: Movement, { names, tags }: Known): Movem
     quantity: movement.quantity,
     valueMinor: movement.valueMinor,
     kind: movement.kind,
+    shed: movement.shed,
     by: names.get(movement.movedById ?? '') ?? null,
     machineTag: tags.get(movement.jobId ?? '') ?? null,
     note: movement.note,
@@ -51,7 +52,8 @@ export function toArticleDto(
   contents: KitPartDto[],
   known: KnownOfArticle,
 ): ArticleDto {
-  const quantity = onHand(own.filter((movement) => movement.voidedAt === null));
+  const counting = own.filter((movement) => movement.voidedAt === null);
+  const quantity = onHand(counting);
   const isRetired = article.retiredAt !== null;
   return {
     id: article.id,
@@ -61,6 +63,7 @@ export function toArticleDto(
     leastOnHand: article.leastOnHand,
     priceMinor: article.priceMinor,
     onHand: quantity,
+    sheds: stockBySheds(counting),
     lots: lotsOf(own),
     // Nothing is wanted of what is no longer bought.
     state: stockState(quantity, isRetired ? 0 : article.leastOnHand),

@@ -17,6 +17,7 @@ import type { StoredWalk } from '../job/storedWalk.js';
 import { Meters } from '../meter/meters.js';
 import { Job, JobItem, TopUpRow } from '../models/job.model.js';
 import { keepNames } from '../models/keepNames.js';
+import { Machine } from '../models/machine.model.js';
 import { Person } from '../models/person.model.js';
 import { fault, fieldProblem } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
@@ -68,7 +69,7 @@ export class RoundRecords {
     await JobItem.bulkCreate(
       itemIds.map((itemId) => ({ jobId, itemId, outcome: 'done' as const, version: 1 })),
     );
-    await this.pour(jobId, machineId, poured, caller);
+    await this.pour(jobId, scheduled.machine, poured, caller);
     await keepNames(jobId);
     await this.schedule.touched([machineId]);
     this.work.changed('jobs', 'readings');
@@ -97,7 +98,7 @@ export class RoundRecords {
 
   private async pour(
     jobId: string,
-    machineId: string,
+    { id: machineId, shed }: Machine,
     poured: readonly PouredDto[],
     caller: Person,
   ): Promise<void> {
@@ -115,6 +116,6 @@ export class RoundRecords {
     const draws = poured.flatMap(({ articleId, litres }) =>
       articleId ? [{ articleId, quantity: litres }] : [],
     );
-    if (draws.length) await this.ledger.draw(draws, jobId, caller);
+    if (draws.length) await this.ledger.draw(draws, { jobId, shed }, caller);
   }
 }

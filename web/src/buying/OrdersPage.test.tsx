@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { OrderDto } from '@yugator/contracts';
-import { press, type } from '../testing/user.js';
+import { choose, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { OrdersPage } from './OrdersPage.js';
 
@@ -47,6 +47,18 @@ describe('orders', () => {
       path: '/api/orders/o/arrivals',
       body: { lines: [{ line: 0, packs: 3 }], version: 3 },
     });
+  });
+
+  it('ask into which shed it comes, where there are several', async () => {
+    const sheds = { sheds: ['Boat house', 'North shed'] };
+    const { sent } = wire({ '/api/orders': [ORDER], '/api/stock-sheds': sheds }, () => ORDER);
+    showTo('mechanic', <OrdersPage />);
+    await screen.findByLabelText('Into which shed');
+    await choose('Into which shed', 'North shed');
+    await press('All of it arrived');
+    await press('Book what arrived');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toEqual({ lines: [{ line: 0, packs: 3 }], version: 3, shed: 'North shed' });
   });
 
   it('say what the server refuses, and keep what was typed', async () => {

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
+import { Choose } from '../form/Choose.js';
 import { DayField } from '../form/DayField.js';
 import { CheckField } from '../form/CheckField.js';
 import { DialogButton } from '../form/DialogButton.js';
@@ -21,6 +22,7 @@ import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
 import table from '../page/table.module.css';
 import { useIsOneOf, useSession } from '../session/useSession.js';
+import { useSheds } from '../shelf/ShedField.js';
 import { useStockWords } from '../session/useStockWords.js';
 import { dayWords, nearDayWords } from '../words/dates.js';
 import { countWords, moneyWords, parseFigure } from '../words/figures.js';
@@ -145,6 +147,9 @@ function OpenOrder({ order, mayBook }: { order: OrderDto; mayBook: boolean }) {
   const { site, today } = useSession();
   const say = useNotice();
   const [typed, setTyped] = useState<Typed>({});
+  const sheds = useSheds();
+  const [chosen, setShed] = useState<string | null>(null);
+  const shed = chosen ?? sheds[0];
   const arrive = useWrite<OrderDto, ArriveDto>(
     (body) => ({ method: 'POST', path: `/orders/${order.id}/arrivals`, body }),
     ['shelf'],
@@ -197,11 +202,23 @@ function OpenOrder({ order, mayBook }: { order: OrderDto; mayBook: boolean }) {
       />
       {mayBook ? (
         <div className={styles.acts} style={{ marginTop: 10 }}>
+          {shed === undefined ? null : (
+            <Choose<string>
+              label="Into which shed"
+              size="small"
+              sx={{ minWidth: 200 }}
+              value={shed}
+              choices={sheds.map((each) => [each, each] as const)}
+              onChange={setShed}
+            />
+          )}
           <Button
             variant="contained"
             disabled={lines.length === 0 || hasFault}
             loading={arrive.isPending}
-            onClick={() => arrive.mutate({ lines, version: order.version })}
+            onClick={() =>
+              arrive.mutate({ lines, version: order.version, ...(shed === undefined ? null : { shed }) })
+            }
           >
             Book what arrived
           </Button>

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { CountSheetDto } from '@yugator/contracts';
 import type { ArticleDto, CountResultDto } from '@yugator/contracts';
-import { byPlaces, countDifference, countTotals, roundQuantity } from '@yugator/core';
+import { byPlaces, countDifference, countTotals, roundQuantity, stockInShed } from '@yugator/core';
 import { useRef } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
@@ -23,6 +23,7 @@ import { useIsOneOf, useSession } from '../session/useSession.js';
 import { useStockWords } from '../session/useStockWords.js';
 import { countWords, moneyWords } from '../words/figures.js';
 import { ArticlePick } from './ArticlePick.js';
+import { NO_SHED, shedChoices, useSheds } from './ShedField.js';
 import styles from './shelf.module.css';
 import { shelfQueries } from './shelfQueries.js';
 
@@ -97,15 +98,20 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
   const say = useNotice();
   const navigate = useNavigate();
   const client = useQueryClient();
+  const sheds = useSheds();
   const form = useDtoForm<CountSheetDto>(CountSheetDto, { lines: [], note: '' }, 'onSubmit');
+  const shed = useWatch({ control: form.control, name: 'shed' });
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'lines' });
   const scanField = useRef<HTMLInputElement>(null);
   const byId = new Map(articles.map((article) => [article.id, article]));
   const places = byPlaces(articles).flatMap(({ place }) => place || []);
-  const lineOf = ({ id, onHand }: ArticleDto, counted: number) => ({
-    articleId: id,
+  const isAsked = sheds.length > 0 && shed === undefined;
+  const bookedOf = (article: ArticleDto, where = form.getValues('shed')) =>
+    sheds.length ? stockInShed(article.sheds, where || null) : article.onHand;
+  const lineOf = (article: ArticleDto, counted: number) => ({
+    articleId: article.id,
     counted,
-    booked: onHand,
+    booked: bookedOf(article),
   });
   const take = (article: ArticleDto) => {
     const at = form.getValues('lines').findIndex(({ articleId }) => articleId === article.id);
@@ -114,6 +120,14 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
     else if (article.unit === 'piece') {
       const before = form.getValues(`lines.${at}.counted`);
       form.setValue(`lines.${at}.counted`, roundQuantity((Number.isFinite(before) ? before : 0) + 1));
+    }
+  };
+  // What was counted so far stays, held against the book of the shed in which it is counted.
+  const countIn = (where: string) => {
+    form.setValue('shed', where);
+    for (const [at, { articleId }] of form.getValues('lines').entries()) {
+      const article = byId.get(articleId);
+      if (article) form.setValue(`lines.${at}.booked`, bookedOf(article, where));
     }
   };
   const takePlace = (place: string) => {
@@ -140,7 +154,7 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
   // What moved meanwhile is told at its line; counted again, it is held against the book of now.
   const lookAgain = async () => {
     const now = await client.fetchQuery({ ...shelfQueries.list(), staleTime: 0 });
-    const onHand = new Map(now.map((article) => [article.id, article.onHand]));
+    const onHand = new Map(now.map((article) => [article.id, bookedOf(article)]));
     for (const [at, { articleId, booked }] of form.getValues('lines').entries())
       form.setValue(`lines.${at}.booked`, onHand.get(articleId) ?? booked);
   };
@@ -161,26 +175,46 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
       }}
     >
       {form.problem ? <Caution title="Not booked">{<p>{form.problem}</p>}</Caution> : null}
-      <div className={form_.grid}>
-        <ArticlePick
-          label="Scan, or look for"
-          articles={articles}
-          value={null}
-          hint="Each scan of a piece counts one more of it"
-          onPick={take}
-          autoFocus
-          inputRef={scanField}
+      {sheds.length ? (
+        <Choose<string>
+          label="In which shed"
+          size="small"
+          sx={{ minWidth: 260, marginBottom: '12px' }}
+          value={shed ?? NO_PLACE}
+          choices={[
+            ...(shed === undefined ? [[NO_PLACE, 'choose a shed'] as const] : []),
+            ...shedChoices(
+              sheds,
+              articles.flatMap((article) => article.sheds),
+            ).map((each) => [each, each || NO_SHED] as const),
+          ]}
+          onChange={(where) => (where === NO_PLACE ? undefined : countIn(where))}
         />
-        {places.length ? (
-          <Choose<string>
-            label="All of a place"
-            size="small"
-            value={NO_PLACE}
-            choices={[[NO_PLACE, 'choose a place'], ...places.map((place) => [place, place] as const)]}
-            onChange={(place) => (place === NO_PLACE ? undefined : takePlace(place))}
+      ) : null}
+      {isAsked ? (
+        <p className="soft">Say first in which shed you count: what the book says is of one shed.</p>
+      ) : (
+        <div className={form_.grid}>
+          <ArticlePick
+            label="Scan, or look for"
+            articles={articles}
+            value={null}
+            hint="Each scan of a piece counts one more of it"
+            onPick={take}
+            autoFocus
+            inputRef={scanField}
           />
-        ) : null}
-      </div>
+          {places.length ? (
+            <Choose<string>
+              label="All of a place"
+              size="small"
+              value={NO_PLACE}
+              choices={[[NO_PLACE, 'choose a place'], ...places.map((place) => [place, place] as const)]}
+              onChange={(place) => (place === NO_PLACE ? undefined : takePlace(place))}
+            />
+          ) : null}
+        </div>
+      )}
       {fields.map((field, index) => {
         const article = byId.get(field.articleId);
         return article ? (
@@ -197,7 +231,7 @@ function CountForm({ articles }: { articles: readonly ArticleDto[] }) {
             </Button>
           </div>
         </>
-      ) : (
+      ) : isAsked ? null : (
         <p className="soft">
           Nothing is counted yet. What the book says is shown once you have typed what is there.
         </p>

@@ -27,6 +27,7 @@ const line = (page: number) => ({
   kind: 'drawn',
   by: 'Ansel',
   machineTag: 'M-07',
+  shed: 'North shed',
   note: '',
   voided: page === 2,
 });
@@ -71,8 +72,8 @@ test('both go out as CSV, all pages of the ledger, and no cell is a formula', as
   await waitFor(() => expect(saved).toHaveLength(2));
   expect(saved[0]?.split('\r\n')[2]).toBe('2027-05,200,0,-57.8,0,-1,0,0,141.2');
   expect(saved[1]?.split('\r\n').slice(1)).toEqual([
-    `2027-05-01T10:00:00Z,'=Oil,O-01,-1.99,litre,-12.84,used on M-07,Ansel,M-07,,`,
-    `2027-05-02T10:00:00Z,'=Oil,O-01,-1.99,litre,-12.84,used on M-07,Ansel,M-07,,void`,
+    `2027-05-01T10:00:00Z,'=Oil,O-01,-1.99,litre,-12.84,used on M-07,Ansel,M-07,North shed,,`,
+    `2027-05-02T10:00:00Z,'=Oil,O-01,-1.99,litre,-12.84,used on M-07,Ansel,M-07,North shed,,void`,
   ]);
 });
 

@@ -63,6 +63,7 @@ async function ledgerCsv(site: SessionDto['site']): Promise<string> {
     'what',
     'who',
     'machine',
+    'shed',
     'note',
     'void',
   ];
@@ -78,6 +79,7 @@ async function ledgerCsv(site: SessionDto['site']): Promise<string> {
       movementWords(line),
       line.by ?? '',
       line.machineTag ?? '',
+      line.shed ?? '',
       line.note,
       line.voided ? 'void' : '',
     ]),

@@ -5,7 +5,11 @@ import { momentWords } from '../words/dates.js';
 import { moneyWords } from '../words/figures.js';
 
 /** What a movement was, in words. */
-export function movementWords({ kind, machineTag }: Pick<MovementDto, 'kind' | 'machineTag'>): string {
+export function movementWords({
+  kind,
+  machineTag,
+  quantity,
+}: Pick<MovementDto, 'kind' | 'machineTag' | 'quantity'>): string {
   switch (kind) {
     case 'received':
       return 'came in';
@@ -19,6 +23,8 @@ export function movementWords({ kind, machineTag }: Pick<MovementDto, 'kind' | '
       return 'thrown away';
     case 'lent':
       return 'lent';
+    case 'moved':
+      return quantity < 0 ? 'taken to another shed' : 'brought from another shed';
     case 'returned':
       return 'came back';
   }
@@ -39,7 +45,9 @@ export function Movements({ article }: { article: ArticleDto }) {
               {movement.quantity > 0 ? '+' : ''}
               {stock(movement.quantity, article.unit)}
             </span>{' '}
-            {movementWords(movement)}, {moneyWords(Math.abs(movement.valueMinor), site.currency)},{' '}
+            {movementWords(movement)}
+            {movement.shed ? ` (${movement.shed})` : ''},{' '}
+            {moneyWords(Math.abs(movement.valueMinor), site.currency)},{' '}
             {momentWords(movement.at, site.timeZone, today)}
             {movement.by ? `, ${movement.by}` : ''}
             {movement.note ? `: ${movement.note}` : ''}

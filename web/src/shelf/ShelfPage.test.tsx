@@ -23,6 +23,7 @@ const OIL = article({
       quantity: -1.99,
       valueMinor: -1284,
       kind: 'drawn',
+      shed: null,
       by: 'Ansel',
       machineTag: 'M-07',
       note: '',

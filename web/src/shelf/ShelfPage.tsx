@@ -19,6 +19,9 @@ import { EditArticle } from './EditArticle.js';
 import { found } from './foundArticles.js';
 import { Movements } from './Movements.js';
 import { NewArticle } from './NewArticle.js';
+import { useSheds } from './ShedField.js';
+import { SettleShed } from './SettleShed.js';
+import { shedWords } from './shedWords.js';
 import styles from './shelf.module.css';
 import { PricesPaid } from './PricesPaid.js';
 import { shelfQueries } from './shelfQueries.js';
@@ -40,16 +43,18 @@ function priceWords({ priceMinor, unit }: ArticleDto, { currency, unitSystem }: 
     : `${moneyWords(priceMinor, currency)} a litre`;
 }
 
-/** What tells it from others on the shelf: its number, its place, and what stands on its label. */
-function aboutWords({ number, place, fluid }: ArticleDto): string {
+/** What tells it from others on the shelf: its number, its place and shed, and what stands on its label. */
+function aboutWords({ number, place, fluid, sheds }: ArticleDto): string {
   const label = fluid ? labelWords(fluid) : '';
-  return [number, label, place].filter(Boolean).join(' · ');
+  const shed = sheds.length === 1 ? (sheds[0]?.shed ?? '') : '';
+  return [number, label, place, shed].filter(Boolean).join(' · ');
 }
 
 function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolean }) {
   const { site } = useSession();
   const stock = useStockWords();
   const containers = containerWords(article.lots, article.unit, stock);
+  const where = shedWords(article, stock);
   return (
     <tr>
       <td>
@@ -68,6 +73,7 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
             {article.contents.map((part) => articleWords(part, site.unitSystem)).join(', ')}
           </div>
         ) : null}
+        {where ? <div className="soft">{where}</div> : null}
         {containers ? <div className="soft">{containers}</div> : null}
         {article.state === 'beyond' ? <div>More was used than ever came in: count what is there.</div> : null}
         <div className={styles.told}>
@@ -168,6 +174,9 @@ const SEARCHED_FROM = 8;
 export function ShelfPage() {
   const { data, error, refetch } = useQuery(shelfQueries.list());
   const mayMove = useIsOneOf('crewLead', 'mechanic');
+  const mayLead = useIsOneOf('crewLead');
+  // Known by the time that something is booked.
+  useSheds();
   const [typed, setTyped] = useState('');
   if (!data) return error ? <Failed error={error} again={refetch} /> : <Loading />;
   const shown = found(data, typed);
@@ -196,6 +205,7 @@ export function ShelfPage() {
       {data.length === 0 ? (
         <Empty title="The shelf is empty.">{<p>Put the first kit, part or fluid on it above.</p>}</Empty>
       ) : null}
+      {mayLead ? <SettleShed articles={data} /> : null}
       {data.length > SEARCHED_FROM ? (
         <TextField
           label="Look for"

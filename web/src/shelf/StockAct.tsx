@@ -1,7 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import { StockActDto } from '@yugator/contracts';
 import type { ArticleDto } from '@yugator/contracts';
-import { fillsContainers, goesOut } from '@yugator/core';
+import { fillsContainers, goesOut, stockInShed } from '@yugator/core';
 import type { StockAct as Act } from '@yugator/core';
 import { useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
@@ -17,6 +17,7 @@ import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
 import { useStockWords } from '../session/useStockWords.js';
 import { countWords, moneyWords } from '../words/figures.js';
+import { likelyShed, shedChoices, ShedField, useSheds } from './ShedField.js';
 
 /** What is done at the shelf: something came in, was counted, or went away or came back. */
 type Group = 'received' | 'counted' | 'away';
@@ -33,6 +34,7 @@ const LABELS: Record<Act, string> = {
   scrapped: 'Thrown away',
   lent: 'Lent',
   returned: 'Came back',
+  moved: 'Taken there',
 };
 
 const NOTES: Record<Act, string> = {
@@ -41,6 +43,7 @@ const NOTES: Record<Act, string> = {
   scrapped: 'Why',
   lent: 'To whom',
   returned: 'From whom',
+  moved: 'Note',
 };
 
 interface Props {
@@ -106,27 +109,52 @@ function ReceivedFields({ form, article }: PartProps) {
 }
 
 function AwayFields({ form }: Pick<PartProps, 'form'>) {
+  const hasSheds = useSheds().length > 0;
   return (
     <Field form={form} name="kind" label="What became of it" select defaultValue="scrapped">
       <MenuItem value="scrapped">Thrown away</MenuItem>
-      <MenuItem value="lent">Lent, or taken to another shed</MenuItem>
+      <MenuItem value="lent">Lent</MenuItem>
+      {hasSheds ? <MenuItem value="moved">Taken to another shed</MenuItem> : null}
       <MenuItem value="returned">Came back</MenuItem>
     </Field>
   );
 }
 
-function beginOf(article: ArticleDto, group: Group): StockActDto {
-  if (group === 'counted') return { kind: 'counted', quantity: article.onHand, note: '' };
-  if (group === 'away') return { kind: 'scrapped', quantity: 1, note: '' };
+function beginOf(article: ArticleDto, group: Group, sheds: readonly string[]): StockActDto {
+  const where = sheds.length ? { shed: likelyShed(sheds, article.sheds), note: '' } : { note: '' };
+  // What the book says of one shed is no proposal for another.
+  if (group === 'counted')
+    return { kind: 'counted', quantity: sheds.length ? NaN : article.onHand, ...where };
+  if (group === 'away') return { kind: 'scrapped', quantity: 1, ...where };
   const container = article.lots.at(-1)?.container ?? null;
-  return { kind: 'received', quantity: container ?? 1, container, priceMinor: article.priceMinor, note: '' };
+  return { kind: 'received', quantity: container ?? 1, container, priceMinor: article.priceMinor, ...where };
+}
+
+/** In which shed it happens, and into which it is taken. */
+function Sheds({ form, article }: PartProps) {
+  const sheds = useSheds();
+  const kind = useWatch({ control: form.control, name: 'kind' });
+  const isMoved = kind === 'moved';
+  return (
+    <div className={form_.grid}>
+      <ShedField
+        form={form}
+        name="shed"
+        label={isMoved ? 'From' : 'In which shed'}
+        choices={sheds.length ? shedChoices(sheds, article.sheds) : []}
+      />
+      {isMoved ? <ShedField form={form} name="toShed" label="To" choices={sheds} /> : null}
+    </div>
+  );
 }
 
 function ActForm({ article, group, onDone }: Props & { onDone: () => void }) {
   const say = useNotice();
   const stock = useStockWords();
-  const form = useDtoForm(StockActDto, beginOf(article, group));
-  const kind = useWatch({ control: form.control, name: 'kind' });
+  const sheds = useSheds();
+  const form = useDtoForm(StockActDto, beginOf(article, group, sheds));
+  const [kind, shed] = useWatch({ control: form.control, name: ['kind', 'shed'] });
+  const booked = sheds.length ? stockInShed(article.sheds, shed || null) : article.onHand;
   const act = useWrite<ArticleDto, StockActDto>(
     (body) => ({ method: 'POST', path: `/articles/${article.id}/movements`, body }),
     ['shelf'],
@@ -142,17 +170,20 @@ function ActForm({ article, group, onDone }: Props & { onDone: () => void }) {
       problemTitle="Not booked"
       submitWord="Book it"
       pending={act.isPending}
-      onSubmit={form.handleSubmit((values) => act.mutate(values, { onError: form.refuse }))}
+      onSubmit={form.handleSubmit(({ toShed, ...values }) =>
+        act.mutate(values.kind === 'moved' ? { ...values, toShed } : values, { onError: form.refuse }),
+      )}
       onLeave={onDone}
     >
       {group === 'away' ? <AwayFields form={form} /> : null}
+      <Sheds form={form} article={article} />
       <StockField
         form={form}
         name="quantity"
         unit={article.unit}
         label={`${LABELS[kind]}${article.unit === 'litre' ? '' : ' (pieces)'}`}
         autoFocus
-        hint={`The book says ${stock(article.onHand, article.unit)}`}
+        hint={`The book says ${stock(booked, article.unit)}${shed ? ` in ${shed}` : ''}`}
       />
       {group === 'received' ? <ReceivedFields form={form} article={article} /> : null}
       <Field

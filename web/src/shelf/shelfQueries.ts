@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { ArticleDto, PricePaidDto, ShelfMonthDto } from '@yugator/contracts';
+import type { ArticleDto, PricePaidDto, ShedsDto, ShelfMonthDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const shelfQueries = {
@@ -8,6 +8,12 @@ export const shelfQueries = {
       queryKey: ['articles'],
       queryFn: ({ signal }) => get<ArticleDto[]>('/articles', signal),
       meta: { subjects: ['shelf', 'jobs'] },
+    }),
+  sheds: () =>
+    queryOptions({
+      queryKey: ['sheds'],
+      queryFn: ({ signal }) => get<ShedsDto>('/stock-sheds', signal),
+      meta: { subjects: ['shelf', 'machines'] },
     }),
   prices: (id: string) =>
     queryOptions({

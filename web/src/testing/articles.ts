@@ -10,6 +10,7 @@ export const article = (over: Partial<ArticleDto> = {}): ArticleDto => ({
   leastOnHand: 2,
   priceMinor: 2890,
   onHand: 3,
+  sheds: [{ shed: null, quantity: over.onHand ?? 3 }],
   lots: [{ left: 3, leftMinor: 8670, container: null }],
   state: 'enough',
   ...NOTHING_SAID,

@@ -28,6 +28,9 @@ export interface Wire {
   cut(isCut: boolean): void;
 }
 
+/** What a site has that says nothing else: one shed. */
+const SIMPLEST: Readonly<Record<string, unknown>> = { '/api/stock-sheds': { sheds: [] } };
+
 /** A server of a few answers by path, or one answer to every read; writes are noted and answered with what `onWrite` gives. */
 export function wire(
   answers: Readonly<Record<string, unknown>> | (() => unknown),
@@ -37,7 +40,8 @@ export function wire(
   const heads: Heads[] = [];
   let refusal: Refusal | null = null;
   let isCut = false;
-  const readOf = (path: string) => (typeof answers === 'function' ? answers() : answers[path]);
+  const readOf = (path: string) =>
+    typeof answers === 'function' ? answers() : (answers[path] ?? SIMPLEST[path]);
   globalThis.fetch = ((url: string, init: { method: string; body?: string; headers: Heads }) => {
     if (isCut) return Promise.reject(new TypeError('Failed to fetch'));
     const { method, headers } = init;
