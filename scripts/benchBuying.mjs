@@ -104,23 +104,28 @@ function instance(seed) {
   };
 }
 
-/** Prints how long five such crews take until the cost is within 1 % of the least possible; whether the median is quick enough. */
+/**
+ * Prints how long nine such crews take until the cost is within 1 % of the least possible; whether the slowest is quick enough. The first
+ * is told apart: until the engine has compiled what the solver runs often, it runs at about half its pace. Browsers keep what they compiled.
+ */
 export async function benchBuying(root) {
   const load = createRequire(`${root}/web/package.json`)('highs');
   const solve = solveWithHighs(await load());
-  const took = [1, 7, 11, 23, 42].map((seed) => {
+  const took = [1, 1, 3, 5, 7, 9, 11, 13, 23, 42].map((seed) => {
     const asked = instance(seed);
     const began = performance.now();
     const plan = planBuying(asked, solve, { gap: GAP, seconds: 60 });
     return { ms: performance.now() - began, gap: plan?.gap ?? NaN };
   });
-  const ordered = took.map(({ ms }) => ms).sort((a, b) => a - b);
-  const [median, worst] = [ordered[2], ordered[4]];
+  const [cold, ...warm] = took.map(({ ms }) => ms);
+  warm.sort((a, b) => a - b);
+  const [median, worst] = [warm[4], warm[8]];
   const gap = Math.max(...took.map((each) => each.gap));
+  const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
   console.log(
-    `  what to buy for 60 machines, half a year        ${(median / 1000).toFixed(1)} s, worst ${(worst / 1000).toFixed(1)} s, within ${(gap * 100).toFixed(2)} % of the least (at most 3 s and 1 %)`,
+    `  what to buy for 60 machines, half a year        ${seconds(median)}, worst ${seconds(worst)}, the first of all ${seconds(cold)}, within ${(gap * 100).toFixed(2)} % of the least (at most 3 s and 1 %)`,
   );
-  return median <= MOST_MS && gap <= GAP;
+  return worst <= MOST_MS && gap <= GAP;
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {

@@ -1,8 +1,11 @@
 import fc from 'fast-check';
-import { addDays, civilDate } from '../calendar/civilDate.js';
+import { addDays, civilDate, dateOfDayNumber, dayNumber } from '../calendar/civilDate.js';
+import { lastRun } from '../usage/passed.js';
 import { machineSchedule } from './machineSchedule.js';
 import { scheduleContext } from './scheduleContext.js';
-import { done, every, item, scheduleOn } from './testing/facts.js';
+import { done, every, everyHours, item, scheduleOn } from './testing/facts.js';
+import { stoppedOn, workingTime } from './workingTime.js';
+import type { MachineStatus } from './workingTime.js';
 import { randomMachine } from './testing/randomMachine.js';
 
 describe('the work that is coming, whatever the machine', () => {
@@ -10,20 +13,26 @@ describe('the work that is coming, whatever the machine', () => {
   const scheduled = fc.integer({ min: 2000, max: 900_000 }).map((seed) => {
     const { facts, site, today } = randomMachine(seed);
     const schedule = machineSchedule(facts, scheduleContext(site, today));
-    return { schedule, today, until: addDays(today, DAYS) };
+    const day = dayNumber(today);
+    const stopped = stoppedOn(facts.status, lastRun(schedule.points) ?? day);
+    const again = workingTime(schedule.plan, facts.status, stopped, day).workingDayFrom(day);
+    const workingOn = again === null ? null : dateOfDayNumber(again);
+    return { schedule, today, workingOn, until: addDays(today, DAYS) };
   });
   const runs = { seed: 5, numRuns: 200 };
 
-  it('begins with what the schedule says of each item, and nothing that rests or has no date comes', () => {
+  it('begins with what the schedule says of each item, of what rests when the machine works again; what has no date does not come', () => {
     fc.assert(
-      fc.property(scheduled, ({ schedule, today, until }) => {
+      fc.property(scheduled, ({ schedule, today, workingOn, until }) => {
         const coming = schedule.comingUntil(until);
         for (const { item, state, expectedOn, earlyOn } of schedule.answers) {
           const first = coming.find((each) => each.item.id === item.id);
-          const isThere = state !== 'resting' && expectedOn !== null && (earlyOn ?? expectedOn) <= until;
+          const from = state === 'resting' ? workingOn : today;
+          const isThere =
+            from !== null && from <= until && expectedOn !== null && (earlyOn ?? expectedOn) <= until;
           expect([item.id, first !== undefined]).toEqual([item.id, isThere]);
-          if (first && expectedOn !== null)
-            expect(first.expectedOn).toBe(expectedOn < today ? today : expectedOn);
+          if (first && expectedOn !== null && from !== null)
+            expect(first.expectedOn).toBe(expectedOn < from ? from : expectedOn);
         }
       }),
       runs,
@@ -71,6 +80,33 @@ describe('worked by hand', () => {
       [1, '2027-02-01'],
       [2, '2027-03-01'],
     ]);
+  });
+
+  it('what counts days in use comes when the machine works again, not through the winter', () => {
+    const participation = [{ seasonId: 'mowing', hoursPerWeek: 8 }];
+    const weekly = [every(14, 'day', true)];
+    const coming = (status: MachineStatus) =>
+      scheduleOn('2027-01-10', {
+        items: [item('a', weekly)],
+        history: { a: done(['2026-10-20', 10]) },
+        participation,
+        status,
+      })
+        .comingUntil(civilDate('2027-04-30'))
+        .map(({ expectedOn }) => expectedOn);
+    // Its day fell into the rest: it is wanted when the season begins again on 24 March, and every 14 days from then.
+    expect(coming({ kind: 'inService', since: null })).toEqual(['2027-03-24', '2027-04-07', '2027-04-21']);
+    expect(coming({ kind: 'laidUp', since: civilDate('2026-11-01') })).toEqual([]);
+  });
+
+  it('what ran out before the machine came to rest comes when it works again', () => {
+    const coming = scheduleOn('2027-01-10', {
+      items: [item('a', [everyHours(5)])],
+      history: { a: done(['2026-09-01', 10]) },
+      participation: [{ seasonId: 'mowing', hoursPerWeek: 8 }],
+      readings: [['2026-10-20', 20]],
+    }).comingUntil(civilDate('2027-03-25'));
+    expect(coming[0]?.expectedOn).toBe('2027-03-24');
   });
 
   it('what has no interval comes once', () => {

@@ -6,7 +6,7 @@ import type { ItemStanding } from './due.js';
 import type { AskItem } from './dueAnswers.js';
 import type { ScheduleItem } from './item.js';
 
-/** A time at which an item is expected to fall due; those that are due already come today. */
+/** A time at which an item is expected to fall due; those that are due already come today, or when the machine works again. */
 export interface ComingWork extends ReachedDates {
   readonly item: ScheduleItem;
   readonly expectedOn: CivilDate;
@@ -18,14 +18,20 @@ export interface ComingWork extends ReachedDates {
 const MOST_TIMES = 110;
 
 /**
- * The times at which an item may fall due up to a day: all whose 10 % point is not after it. What rests, and what nobody knows the last
- * time of, comes at no time.
+ * The first day on which an item may be wanted: today, or while all that makes it due rests with the machine, the day on which that
+ * works again; null where nobody knows when.
  */
+function firstDayOf({ item, standing, find }: ItemStanding): CivilDate | null {
+  const { today, working } = standing;
+  const day = working.works || !itemStandsStill(item, find) ? today : working.workingDayFrom(today);
+  return day === null ? null : dateOfDayNumber(day);
+}
+
+/** The times at which an item may fall due up to a day: all whose 10 % point is not after it. What nobody knows the last time of comes at none. */
 function timesOf(of: ItemStanding, until: CivilDate): ComingWork[] {
-  const { item, standing, find } = of;
-  if (!standing.working.works && itemStandsStill(item, find)) return [];
-  const today = dateOfDayNumber(standing.today);
-  const notBefore = (on: CivilDate | null) => (on !== null && on < today ? today : on);
+  const first = firstDayOf(of);
+  if (first === null) return [];
+  const notBefore = (on: CivilDate | null) => (on !== null && on < first ? first : on);
   const times: ComingWork[] = [];
   let before: CivilDate | null = null;
   for (let nth = 0; nth < MOST_TIMES; nth += 1) {
@@ -35,8 +41,8 @@ function timesOf(of: ItemStanding, until: CivilDate): ComingWork[] {
     const earlyOn = notBefore(dates.earlyOn) ?? expectedOn;
     if (earlyOn > until) break;
     // What is long overdue is done once, however often it was missed.
-    if (before === today && expectedOn === today) continue;
-    times.push({ item, earlyOn, expectedOn, lateOn: notBefore(dates.lateOn), nth: times.length });
+    if (before === first && expectedOn === first) continue;
+    times.push({ item: of.item, earlyOn, expectedOn, lateOn: notBefore(dates.lateOn), nth: times.length });
     before = expectedOn;
   }
   return times;

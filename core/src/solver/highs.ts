@@ -82,10 +82,11 @@ export function solveWithHighs(highs: HighsRuntime): SolveMip {
   return (mip: Mip, { gap, seconds }: Effort, onBetter) => {
     const model = highs.createModel(arraysOf(mip));
     try {
-      // Of programs of this size, presolving takes longer than it saves (scripts/benchBuying.mjs).
+      // Of programs of this size, presolving and looking for symmetry take longer than they save (scripts/benchBuying.mjs).
       model.options.set({
         output_flag: false,
         presolve: 'off',
+        mip_detect_symmetry: false,
         mip_rel_gap: gap,
         mip_abs_gap: 1e-6,
         time_limit: seconds,

@@ -55,6 +55,30 @@ const shelfOf = (over: Partial<FileShelfDto>): FileShelfDto => ({
   ...over,
 });
 
+function one<T>(all: readonly T[], is: (each: T) => boolean): T {
+  const found = all.find(is);
+  if (!found) throw new Error('It is not there.');
+  return found;
+}
+const onShelf = async (name: string) =>
+  one((await yard.ask<ArticleDto[]>('GET', '/api/articles')).body, (each) => each.name === name);
+const articleIn = ({ shelf }: FleetFileDto, name: string) =>
+  one(shelf?.articles ?? [], (each) => each.name === name);
+const movementsIn = (file: FleetFileDto, name: string) => articleIn(file, name).movements ?? [];
+
+/** The fleet of a file under other tags, with one article of its shelf under another name, thrown away by somebody else. */
+function elsewhere(file: FleetFileDto, name: string): FleetFileDto {
+  const visitOf = (visit: FileVisitDto | null) => visit && { ...visit, machine: `N-${visit.machine}` };
+  const movements = movementsIn(file, name).map((movement) => ({
+    ...movement,
+    visit: visitOf(movement.visit),
+    by: movement.kind === 'scrapped' ? 'Somebody else' : movement.by,
+  }));
+  const other = { ...articleIn(file, name), name: `${name} of elsewhere`, number: 'O-2', movements };
+  const machines = file.machines.map((machine) => ({ ...machine, tag: `N-${machine.tag}`, fits: [] }));
+  return { ...file, machines, shelf: shelfOf({ articles: [other] }) };
+}
+
 describe('the shelf in a fleet file', () => {
   it('is new here with what lies there in lots, kits, suppliers and what fits; a second time nothing is new', async () => {
     const { machines, ...file } = await exported();
@@ -111,62 +135,33 @@ describe('the shelf in a fleet file', () => {
     await signOff(await ready(), { draws: [{ articleId: oil, quantity: 22 }] });
     await act({ kind: 'scrapped', quantity: 1, note: 'Spilt', shed: 'Boat house' });
     const file = await exported();
-    const ofOil = file.shelf?.articles.find(({ name }) => name === 'Oil');
-    expect(ofOil?.movements?.map(({ kind }) => kind)).toEqual([
-      'received',
-      'received',
-      'moved',
-      'moved',
-      'drawn',
-      'drawn',
-      'scrapped',
-    ]);
-    const drawn = ofOil?.movements?.filter(({ kind }) => kind === 'drawn') ?? [];
-    expect(drawn.map(({ by, visit }) => [by, visit?.machine])).toEqual([
-      ['mechanic', 'T-1'],
-      ['mechanic', 'T-1'],
-    ]);
-    // The same fleet under other tags, with an article of another name.
-    const visitOf = (visit: FileVisitDto | null) => visit && { ...visit, machine: `N-${visit.machine}` };
-    const copied: FleetFileDto = {
-      ...file,
-      machines: file.machines.map((machine) => ({ ...machine, tag: `N-${machine.tag}`, fits: [] })),
-      shelf: shelfOf({
-        articles: (ofOil ? [ofOil] : []).map((each) => ({
-          ...each,
-          name: 'Oil of elsewhere',
-          number: 'O-2',
-          movements: (each.movements ?? []).map((movement) => ({
-            ...movement,
-            visit: visitOf(movement.visit),
-            by: movement.kind === 'scrapped' ? 'Somebody else' : movement.by,
-          })),
-        })),
-      }),
-    };
-    expect((await take(copied)).body).toMatchObject({ articles: 1, written: true });
-    const { body } = await yard.ask<ArticleDto[]>('GET', '/api/articles');
-    const [here, there] = ['Oil', 'Oil of elsewhere'].map((name) => body.find((each) => each.name === name));
-    expect([there?.onHand, there?.sheds, there?.lots]).toEqual([here?.onHand, here?.sheds, here?.lots]);
-    expect(there?.movements.map(({ machineTag }) => machineTag)).toContain('N-T-1');
-    expect(there?.movements.find(({ kind }) => kind === 'scrapped')).toMatchObject({
-      by: null,
-      note: 'Spilt, by Somebody else',
-    });
-    const again = (await exported()).shelf?.articles.find(({ name }) => name === 'Oil of elsewhere');
-    const plain = (movements: FileMovementDto[] = []) =>
+    const ofOil = movementsIn(file, 'Oil');
+    const kinds = ['received', 'received', 'moved', 'moved', 'drawn', 'drawn', 'scrapped'];
+    expect(ofOil.map(({ kind }) => kind)).toEqual(kinds);
+    expect(ofOil[4]).toMatchObject({ by: 'mechanic', visit: { machine: 'T-1' } });
+    expect((await take(elsewhere(file, 'Oil'))).body).toMatchObject({ articles: 1, written: true });
+    const [here, there] = [await onShelf('Oil'), await onShelf('Oil of elsewhere')];
+    expect([there.onHand, there.sheds, there.lots]).toEqual([here.onHand, here.sheds, here.lots]);
+    expect(there.movements.map(({ machineTag }) => machineTag)).toContain('N-T-1');
+    const scrapped = there.movements.filter(({ kind }) => kind === 'scrapped');
+    expect(scrapped).toMatchObject([{ by: null, note: 'Spilt, by Somebody else' }]);
+    const plain = (movements: readonly FileMovementDto[]) =>
       movements.map(({ by: _by, note: _note, visit: _visit, ...movement }) => movement);
-    expect(plain(again?.movements)).toEqual(plain(ofOil?.movements));
-    // The record of the visit tells what it drew, and voided it gives back exactly what it took.
-    const { body: records } = await yard.ask<RecordPageDto>('GET', '/api/records');
-    const record = records.records.find(({ machine }) => machine.tag === 'N-T-1');
-    expect(record?.draws).toEqual([
-      { name: 'Oil of elsewhere', unit: 'litre', quantity: 22, costMinor: 11_200 },
-    ]);
+    expect(plain(movementsIn(await exported(), 'Oil of elsewhere'))).toEqual(plain(ofOil));
+  });
+
+  it('keeps what a visit drew with its record, which gives it back when it is voided', async () => {
+    const oil = await article({ name: 'Oil', kind: 'fluid', unit: 'litre', number: 'O-1', priceMinor: 500 });
+    const received = { kind: 'received', quantity: 20 };
+    await yard.ask('POST', `/api/articles/${oil}/movements`, { body: received });
+    await signOff(await ready(), { draws: [{ articleId: oil, quantity: 2 }] });
+    await take(elsewhere(await exported(), 'Oil'));
+    const { body } = await yard.ask<RecordPageDto>('GET', '/api/records');
+    const record = one(body.records, ({ machine }) => machine.tag === 'N-T-1');
+    expect(record.draws).toEqual([{ name: 'Oil of elsewhere', unit: 'litre', quantity: 2, costMinor: 1000 }]);
     const reason = { reason: 'Another machine' };
-    await yard.ask('POST', `/api/records/${record?.jobId ?? ''}/void`, { body: reason });
-    const back = (await yard.ask<ArticleDto[]>('GET', '/api/articles')).body;
-    expect(back.find(({ name }) => name === 'Oil of elsewhere')?.onHand).toBe(24);
+    await yard.ask('POST', `/api/records/${record.jobId}/void`, { body: reason });
+    expect(await onShelf('Oil of elsewhere')).toMatchObject({ onHand: 20, lots: [{ left: 20 }] });
   });
 
   it.each<[string, FileShelfDto, [string, string][]]>([

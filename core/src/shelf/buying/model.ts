@@ -60,6 +60,30 @@ function periodOf(day: number, begins: readonly number[]): number {
   );
 }
 
+/**
+ * The periods in which more of an article may be there than before, the first among them: something arrives of it, or of a kit that
+ * holds it. Whatever happens to it between two of them might as well have happened at the earlier one, so the program knows no others.
+ */
+function periodsOfArticles(
+  { articles, offers }: BuyingInstance,
+  begins: readonly number[],
+): ReadonlyMap<string, readonly number[]> {
+  const own = new Map(
+    articles.map(({ id, arrivals }) => {
+      const days = [
+        ...arrivals.map(({ day }) => Math.max(0, day)),
+        ...offers.flatMap(({ articleId, leadDays }) => (articleId === id ? [leadDays] : [])),
+      ];
+      return [id, new Set([0, ...days.map((day) => periodOf(day, begins))])] as const;
+    }),
+  );
+  const all = new Map([...own].map(([id, periods]) => [id, new Set(periods)]));
+  for (const { id, contents } of articles)
+    for (const { articleId } of contents)
+      for (const period of own.get(id) ?? []) all.get(articleId)?.add(period);
+  return new Map([...all].map(([id, periods]) => [id, [...periods].sort((a, b) => a - b)]));
+}
+
 function groupsOf({ services }: BuyingInstance, begins: readonly number[]): Group[] {
   const groups = new Map<string, Group>();
   for (const { day, articles } of services) {
@@ -121,6 +145,7 @@ class Builder {
   private readonly mip = new MipBuilder();
   private readonly begins: readonly number[];
   private readonly byId: ReadonlyMap<string, BuyingArticle>;
+  private readonly periods: ReadonlyMap<string, readonly number[]>;
   private readonly packs: number[] = [];
   private readonly served: Served[] = [];
   private readonly opened: { articleId: string; column: number; period: number }[] = [];
@@ -134,6 +159,7 @@ class Builder {
   ) {
     this.begins = periodsOf(instance);
     this.byId = new Map(instance.articles.map((article) => [article.id, article]));
+    this.periods = periodsOfArticles(instance, this.begins);
   }
 
   build(): BuyingModel {
@@ -168,7 +194,7 @@ class Builder {
     const most = mostNeeded(this.instance);
     for (const { id, contents } of this.instance.articles)
       if (contents.length)
-        for (const period of this.begins.keys()) {
+        for (const period of this.periodsOf(id)) {
           const column = this.mip.column(OPEN_KIT_MINOR, mostOpened(contents, most));
           this.opened.push({ articleId: id, period, column });
         }
@@ -178,8 +204,8 @@ class Builder {
     for (const { period: due, articles, count } of groupsOf(this.instance, this.begins)) {
       const terms: [number, number][] = [];
       for (const [choice, { articleId, quantity }] of articles.entries())
-        for (let period = due; period < this.begins.length; period += 1) {
-          const cost = (period - due) * WAIT_MINOR + choice * SECOND_CHOICE_MINOR;
+        for (const period of this.periodsFrom(articleId, due)) {
+          const cost = Math.max(0, period - due) * WAIT_MINOR + choice * SECOND_CHOICE_MINOR;
           const column = this.mip.column(cost, count);
           this.served.push({ articleId, quantity, column, period });
           if (period > due) this.waiting.push(column);
@@ -194,7 +220,9 @@ class Builder {
   /** In no period goes out more of an article than is there by then. */
   private addBalance({ id, onHand, keep, arrivals }: BuyingArticle): void {
     const isSold = this.instance.offers.some(({ articleId }) => articleId === id);
-    for (const [period, begin] of this.begins.entries()) {
+    const periods = this.periodsOf(id);
+    for (const period of periods) {
+      const begin = this.begins[period] ?? 0;
       const terms: (readonly [number, number])[] = [
         ...this.boughtBy(id, begin),
         ...this.fromKits(id, period),
@@ -205,10 +233,25 @@ class Builder {
         Math.max(0, onHand),
       );
       // What nobody sells cannot be kept; what is there of it is used up.
-      const least = isSold && period === this.begins.length - 1 ? keep : 0;
+      const least = isSold && period === periods.at(-1) ? keep : 0;
       if (least > 0) terms.push([this.mip.column(UNCOVERED_MINOR, least, false), 1]);
       if (terms.length) this.mip.row(terms, least - there, Infinity);
     }
+  }
+
+  private periodsOf(id: string): readonly number[] {
+    return this.periods.get(id) ?? [0];
+  }
+
+  /** The periods in which an article can serve what is due in a period: what is there by then, and what comes later. */
+  private periodsFrom(id: string, due: number): readonly number[] {
+    const own = this.periodsOf(id);
+    return own.slice(
+      Math.max(
+        0,
+        own.findLastIndex((period) => period <= due),
+      ),
+    );
   }
 
   private boughtBy(id: string, begin: number): Row['terms'] {
