@@ -95,6 +95,12 @@ export async function typeInto(page: Page, label: string, text: string, role = '
   await page.keyboard.type(text);
 }
 
+/** Opens a list and chooses from it. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.locator(`::-p-aria([name="${label}"][role="combobox"])`).click();
+  await page.locator(`[role=option] ::-p-text(${option})`).click();
+}
+
 /** The checkbox whose label says `text`. */
 export async function checkbox(page: Page, text: string): Promise<ElementHandle<HTMLInputElement>> {
   const labelled = `[ancestor::label[contains(., "${text}")] or @id = //label[contains(., "${text}")]/@for]`;

@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { newVisitor, press, sees, signIn, typeInto, violations } from './browser.js';
+import { choose, newVisitor, press, sees, signIn, typeInto, violations } from './browser.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
 
@@ -12,6 +12,7 @@ interface ArticleOnWire {
   readonly id: string;
   readonly name: string;
   readonly onHand: number;
+  readonly sheds: readonly { readonly shed: string; readonly quantity: number }[];
 }
 
 interface JobOnWire {
@@ -41,15 +42,18 @@ async function articles(page: Page): Promise<ReadonlyMap<string, ArticleOnWire>>
   return new Map(all.map((article) => [article.name, article]));
 }
 
-/** Brings the shelf to what a test wants to lie there. */
+/** Brings the shelf to what a test wants to lie there: all of it in the shed in which the machines of the tests stand. */
 async function stock(page: Page, wanted: Readonly<Record<string, number>>): Promise<void> {
   const known = await articles(page);
-  const lines = Object.entries(wanted).map(([name, counted]) => {
-    const article = known.get(name);
-    if (!article) throw new Error(`${name} is not on the shelf.`);
-    return { articleId: article.id, counted, booked: article.onHand };
-  });
-  await write(page, '/api/counts', { lines });
+  for (const shed of ['North shed', 'Nursery yard']) {
+    const lines = Object.entries(wanted).map(([name, quantity]) => {
+      const article = known.get(name);
+      if (!article) throw new Error(`${name} is not on the shelf.`);
+      const booked = article.sheds.find((each) => each.shed === shed)?.quantity ?? 0;
+      return { articleId: article.id, counted: shed === 'North shed' ? quantity : 0, booked };
+    });
+    await write(page, '/api/counts', { shed, lines });
+  }
 }
 
 /** Opens a job of some lines of a machine, and shows it. */
@@ -182,6 +186,8 @@ describe('the shelf', () => {
     await page.goto(`${shed.yugator.address}/shelf`);
     await press(page, 'Scanner');
     await press(page, 'Count the shelf');
+    await sees(page, 'Say first in which shed you count');
+    await choose(page, 'In which shed', 'North shed');
     await page.waitForSelector('::-p-aria([name="Scan, or look for"])');
     await typeInto(page, 'Hold before it', 'Hydro filter');
     await page.click('input[role=combobox]');

@@ -2,7 +2,8 @@ import type { FieldFaultDto, StockActDto } from '@yugator/contracts';
 import { fillsContainers, goesOut } from '@yugator/core';
 import type { Article } from '../models/shelf.model.js';
 import { fault } from '../problem/problem.js';
-import { shedFaults } from './shedStocks.js';
+import { shedFaults, unsaidFaults } from './shedStocks.js';
+import type { ShedStocks } from './shedStocks.js';
 
 const NOTHING: Record<Exclude<StockActDto['kind'], 'counted'>, string> = {
   received: 'Type how much came in, more than 0.',
@@ -18,8 +19,16 @@ const NOT_SAID = {
 } as const;
 
 /** What speaks against the sheds of an act. */
-function whereFaults({ kind, shed, toShed }: StockActDto, names: readonly string[]): FieldFaultDto[] {
-  const faults = [...shedFaults(shed, names), ...shedFaults(toShed, names, '/toShed')];
+function whereFaults(
+  { kind, shed, toShed }: StockActDto,
+  names: readonly string[],
+  isAnyUnsaid: boolean,
+): FieldFaultDto[] {
+  const faults = [
+    ...unsaidFaults(shed, names, isAnyUnsaid),
+    ...shedFaults(shed, names),
+    ...shedFaults(toShed, names, '/toShed'),
+  ];
   if (kind === 'moved' && !toShed)
     faults.push(fault('/toShed', 'notSaid', 'Choose the shed it is taken to.'));
   if (kind === 'moved' && toShed && toShed === shed)
@@ -40,19 +49,16 @@ function outFaults({ kind, quantity, note = '' }: StockActDto, booked: number): 
   return faults;
 }
 
-/** What speaks against an act at the shelf; `booked`: what the book says is in its shed, `sheds`: those told apart. */
-export function actFaults(
-  fields: StockActDto,
-  article: Article,
-  booked: number,
-  sheds: readonly string[],
-): FieldFaultDto[] {
+/** What speaks against an act at the shelf, by what the book says is in which shed. */
+export function actFaults(fields: StockActDto, article: Article, sheds: ShedStocks): FieldFaultDto[] {
+  const booked = sheds.onHand(article.id, fields.shed || null);
+  const isUnsaid = sheds.onHand(article.id, null) !== 0;
   const { kind, quantity, container = null, priceMinor = null } = fields;
   if (kind !== 'counted' && quantity === 0) return [fault('/quantity', 'nothing', NOTHING[kind])];
   // Half a kit may have been left before kits were opened whole.
   if (article.unit === 'piece' && article.kind !== 'kit' && !Number.isInteger(quantity))
     return [fault('/quantity', 'notWhole', 'Pieces are whole: type a whole number.')];
-  const faults = [...outFaults(fields, booked), ...whereFaults(fields, sheds)];
+  const faults = [...outFaults(fields, booked), ...whereFaults(fields, sheds.names, isUnsaid)];
   if (kind !== 'received' && (container !== null || priceMinor !== null))
     faults.push(fault('/kind', 'notReceived', 'Only what came in has containers and a price.'));
   if (container !== null && !fillsContainers(quantity, container))

@@ -13,7 +13,7 @@ import { actFaults } from './actFaults.js';
 import { countFaults } from './countFaults.js';
 import { drawFaults } from './drawFaults.js';
 import { partsByKit } from './kitParts.js';
-import { shedFaults, shedNames, ShedStocks } from './shedStocks.js';
+import { shedFaults, shedNames, ShedStocks, unsaidFaults } from './shedStocks.js';
 import { StockBook } from './stockBook.js';
 
 /** A movement that is to be booked; `quantity`: in above 0, out below. */
@@ -75,7 +75,7 @@ export class Ledger {
       const books = await readBooks([id]);
       const shed = fields.shed || null;
       const booked = books.sheds.onHand(id, shed);
-      const faults = actFaults(fields, article, booked, books.sheds.names);
+      const faults = actFaults(fields, article, books.sheds);
       if (faults.length) throw fieldProblem(...faults);
       const { kind, quantity, note = '', toShed } = fields;
       if (kind === 'received') await this.bookReceived(books, article, fields, caller);
@@ -114,7 +114,8 @@ export class Ledger {
   ): Promise<void> {
     const articles = await lockArticles(came.map(({ articleId }) => articleId));
     const books = await readBooks(articles.map(({ id }) => id));
-    const faults = shedFaults(shed, books.sheds.names);
+    const { names } = books.sheds;
+    const faults = [...shedFaults(shed, names), ...unsaidFaults(shed, names, false)];
     if (faults.length) throw fieldProblem(...faults);
     for (const { articleId, quantity, valueMinor, container } of came) {
       const article = articles.find(({ id }) => id === articleId);
@@ -134,10 +135,13 @@ export class Ledger {
       const articles = await lockArticles(lines.map(({ articleId }) => articleId));
       const books = await readBooks(articles.map(({ id }) => id));
       const shed = where || null;
-      const faults = [
+      const isUnsaid = articles.some(({ id }) => books.sheds.onHand(id, null) !== 0);
+      const inWhich = [
         ...shedFaults(shed, books.sheds.names),
-        ...countFaults(lines, articles, (id) => books.sheds.onHand(id, shed)),
+        ...unsaidFaults(shed, books.sheds.names, isUnsaid),
       ];
+      if (inWhich.length) throw fieldProblem(...inWhich);
+      const faults = countFaults(lines, articles, (id) => books.sheds.onHand(id, shed));
       if (faults.length) throw fieldProblem(...faults);
       const differing = lines.flatMap((line) => {
         const article = articles.find(({ id }) => id === line.articleId);

@@ -51,6 +51,16 @@ export function shedFaults(
   ];
 }
 
+/** Where sheds are told apart, somebody says in which, unless something lies where nobody said. */
+export function unsaidFaults(
+  shed: string | null | undefined,
+  names: readonly string[],
+  isAnyUnsaid: boolean,
+): FieldFaultDto[] {
+  if (shed || names.length === 0 || isAnyUnsaid) return [];
+  return [fault('/shed', 'notSaid', 'Say in which shed.')];
+}
+
 /** What of some articles lies in which shed, through one unit of work that holds the locks of the articles. */
 export class ShedStocks {
   private constructor(

@@ -120,6 +120,11 @@ describe('a site with two sheds', () => {
     expect(faultsOf((await count({ shed: 'Barn', lines: lines(3, 0) })).body)).toEqual([
       ['#/shed', 'unknown'],
     ]);
+    // Who knows of no sheds is told to say in which, not that everything moved.
+    expect(faultsOf((await count({ lines: lines(3, 11) })).body)).toEqual([['#/shed', 'notSaid']]);
+    expect(faultsOf((await act(filter, { kind: 'received', quantity: 1 })).body)).toEqual([
+      ['#/shed', 'notSaid'],
+    ]);
     expect((await count({ shed: 'Boat house', lines: lines(3, 2) })).status).toBe(201);
     expect((await act(filter, { kind: 'counted', quantity: 8, shed: home })).body.sheds).toEqual([
       { shed: 'Boat house', quantity: 3 },
