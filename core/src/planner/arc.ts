@@ -1,0 +1,127 @@
+import { one } from './dense.js';
+import type { PlannerInstance, PlannerItem, PlannerMachine } from './instance.js';
+import { latenessCost, pastLimit, shareOf, usedOn } from './lateness.js';
+import type { Used } from './lateness.js';
+
+/** An item of a machine whose times are looked at. */
+export interface Looked {
+  readonly instance: PlannerInstance;
+  readonly machine: PlannerMachine;
+  readonly item: PlannerItem;
+  /** its place in the machine's `items` */
+  readonly place: number;
+}
+
+/** From one time that an item is done (null: as it stands today) to the next, or to the end without a next. */
+export interface Arc {
+  readonly from: number | null;
+  readonly to: number;
+  readonly isEnd: boolean;
+}
+
+/** Work that is done once is a fortnight late before it is worse. */
+const ONCE_LIMIT = 14;
+/** Done again only so far past its limit: later plans are no plans. */
+const MOST_SHARE = 2.2;
+/** What was done just before the lay-up is not done again for it. */
+const FRESH_SHARE = 0.2;
+/** Beyond so many days a machine that is not ready is simply not ready. */
+const MOST_UNREADY = 30;
+/** A mark of the meter that is done early throws less away: the next one comes no sooner. */
+const MARK_WASTE = 0.25;
+/** Of the set-up that comes with a repeat, so much is carried past the horizon; of what repeats rarely, less. */
+const END_SHARE = 0.25;
+const END_SHARE_RARE = 0.3;
+
+/** Whether an item last done on `from` is still to be done before the season. */
+function mustWake({ machine: { season }, item }: Looked, from: number | null): boolean {
+  return season !== null && item.wakesUp && (from === null || from < season.wakeFrom);
+}
+
+/** Whether an item last done on `from` is still to be done for the lay-up. */
+function mustLayUp({ machine, item }: Looked, from: number | null): boolean {
+  const { layUp } = machine;
+  if (!layUp || !item.laysUp || (from !== null && from >= layUp.end)) return false;
+  return shareOf(item, usedOn(machine, item, from, layUp.end)) > FRESH_SHARE;
+}
+
+function isLockedOn({ machine, place }: Looked, day: number): boolean {
+  return machine.locked.some((visit) => visit.day === day && visit.items.includes(place));
+}
+
+/** Whether a settled visit that does the item lies between. */
+function jumpsLocked({ machine, place }: Looked, { from, to }: Arc): boolean {
+  return machine.locked.some(
+    ({ day, items }) => (from === null || day > from) && day < to && items.includes(place),
+  );
+}
+
+/** Whether an item may be done again at the end of an arc. */
+export function mayBeDone(of: Looked, { from, to }: Arc, share: number): boolean {
+  const { item, machine } = of;
+  if (to < item.notBefore) return false;
+  const { season, layUp } = machine;
+  const isWoken = mustWake(of, from) && season !== null && to >= season.wakeFrom && to < season.start;
+  const isLaidUp = mustLayUp(of, from) && layUp !== null && to >= layUp.end;
+  if (share < item.leastShare && !isWoken && !isLaidUp && !isLockedOn(of, to)) return false;
+  return item.hoursToMark !== null || share <= MOST_SHARE || from === null;
+}
+
+/** What it costs that a machine is not ready for its season, or for its rest. */
+function unreadyCost(of: Looked, { from, to }: Arc): number {
+  const { instance, machine, item } = of;
+  const { season, layUp } = machine;
+  let cost = 0;
+  if (season && to > season.ready) {
+    const isUnready =
+      mustWake(of, from) ||
+      ((from === null || from < season.ready) &&
+        shareOf(item, usedOn(machine, item, from, season.ready)) > 1);
+    if (isUnready) cost += instance.readyCost * Math.min(MOST_UNREADY, to - season.ready);
+  }
+  if (layUp && to > layUp.by && mustLayUp(of, from)) cost += instance.layUpCost * (to - layUp.by);
+  return cost;
+}
+
+/** What of the next time is carried past the horizon, so that a plan does not run everything down. */
+function carriedCost({ instance: { horizon }, machine, item }: Looked, share: number): number {
+  const perDay = Math.max(1e-6, one(machine.hoursBy, horizon) / horizon);
+  const interval = Math.min(item.hours ? item.hours / perDay : Infinity, item.days ?? Infinity);
+  const setUp = END_SHARE * machine.setUp * (interval < horizon ? 1 : END_SHARE_RARE);
+  return (item.minutes + setUp) * Math.min(1, Math.max(0, share));
+}
+
+/** The part of a full interval that is thrown away. */
+function wasteCost({ item }: Looked, share: number): number {
+  const left = 1 - Math.min(1, Math.max(0, share));
+  return item.worth * (item.hoursToMark === null ? 1 : MARK_WASTE) * left;
+}
+
+/** Lateness up to a day; what ran over before today is not to be helped. */
+function lateCost({ machine, item }: Looked, from: number | null, used: Used): number {
+  const cost = latenessCost(machine, item, used);
+  if (from !== null) return cost;
+  return Math.max(0, cost - latenessCost(machine, item, usedOn(machine, item, null, 0)));
+}
+
+function onceCost(
+  { item }: Looked,
+  { from, to, isEnd }: Arc,
+  once: NonNullable<PlannerItem['once']>,
+): number {
+  if (from !== null) return isEnd ? 0 : Infinity;
+  if (!isEnd && to < Math.max(once.from, item.notBefore)) return Infinity;
+  return item.latePerDay * pastLimit(to - once.due, ONCE_LIMIT);
+}
+
+/** What an arc of an item costs besides minutes of work; Infinity where it may not be. */
+export function arcCost(of: Looked, arc: Arc): number {
+  const { machine, item } = of;
+  if (item.once) return onceCost(of, arc, item.once);
+  const used = usedOn(machine, item, arc.from, arc.to);
+  const share = shareOf(item, used);
+  if (!arc.isEnd && !mayBeDone(of, arc, share)) return Infinity;
+  if (jumpsLocked(of, arc)) return Infinity;
+  const cost = lateCost(of, arc.from, used) + unreadyCost(of, arc);
+  return cost + (arc.isEnd ? carriedCost(of, share) : wasteCost(of, share));
+}
