@@ -14,12 +14,17 @@ import { benchStandstill, throughput } from './benchGate.mjs';
 import { benchLists } from './benchLists.mjs';
 import { benchLoads } from './benchLoads.mjs';
 import { benchBuying } from './benchBuying.mjs';
+import { benchPlanner } from './benchPlanner.mjs';
 import { benchField } from './benchField.mjs';
 import { benchToday } from './benchToday.mjs';
 import { startYugator, stopYugator } from './startYugator.mjs';
 
 // `npm run bench -- --against FOLDER` compares with another checkout, built.
-const { against } = parseArgs({ options: { against: { type: 'string' } } }).values;
+// `npm run bench -- planner` measures the season plan alone: it takes a quarter of an hour.
+const {
+  values: { against },
+  positionals: [only],
+} = parseArgs({ options: { against: { type: 'string' } }, allowPositionals: true });
 const root = fileURLToPath(new URL('..', import.meta.url));
 const PORT = '8499';
 
@@ -36,6 +41,7 @@ const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
 console.log(
   `On ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}:`,
 );
+if (only === 'planner') process.exit(benchPlanner() ? 0 : 1);
 benchSchedule();
 benchSheet();
 if (!benchDue(root, against)) process.exitCode = 1;

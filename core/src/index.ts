@@ -86,6 +86,9 @@ export type {
 export { cellsOf, headingsOf } from './shelf/lists/list.js';
 export type { Columns, ListChange, ListFault } from './shelf/lists/list.js';
 export * from './shelf/kit.js';
+export * from './planner/instance.js';
+export { planSeason, plannerSolver } from './planner/planSeason.js';
+export type { FoundPlan, PlanEffort, PlannerSolver, PlanProgress } from './planner/planSeason.js';
 export * from './shelf/places.js';
 export * from './shelf/sheds.js';
 export * from './shelf/fit.js';

@@ -1,5 +1,9 @@
+import { solveWithHighs } from '../solver/highs.js';
+import type { HighsRuntime } from '../solver/highs.js';
+import type { SolveMip } from '../solver/mip.js';
 import type { Column } from './column.js';
 import { visitsOf } from './column.js';
+import { chosenBy, compactModel } from './compact.js';
 import { Exchange } from './exchange.js';
 import { generateColumns, priceAll } from './generate.js';
 import type { Bound, PricingEffort } from './generate.js';
@@ -34,6 +38,21 @@ export interface FoundPlan extends PlanProgress {
   readonly plan: SeasonPlan;
 }
 
+/** What the planner solves with. */
+export interface PlannerSolver {
+  readonly growing: GrowingRuntime;
+  readonly solve: SolveMip;
+}
+
+/** As much of the solver `highs` as is used; whoever plans loads it, in a worker. */
+export function plannerSolver(highs: GrowingRuntime & HighsRuntime): PlannerSolver {
+  return { growing: highs, solve: solveWithHighs(highs) };
+}
+
+/** Sites of so many machines are proved by the one program for the whole, after a part of the time. */
+const COMPACT_MACHINES = 5;
+const SMALL_SEARCH = 0.3;
+const LEAST_PROOF_SECONDS = 1;
 /** Machines with more days in the workshop are searched exactly only so far. */
 const MANY_DAYS = 33;
 /** Part of the time after the first program that may go into the bound. */
@@ -53,6 +72,7 @@ class Planning {
   private best: Choice;
   private cost: number;
   private bound: Bound;
+  private until: number;
 
   constructor(
     private readonly instance: PlannerInstance,
@@ -60,6 +80,7 @@ class Planning {
     private readonly onBetter: (found: FoundPlan) => void,
   ) {
     this.began = effort.now();
+    this.until = effort.milliseconds;
     this.random = randomFrom((effort.seed ?? 1) + 77);
     this.pool = new Pool(instance);
     this.best = greedyPlan(this.pool);
@@ -72,14 +93,19 @@ class Planning {
     this.tell();
   }
 
-  run(highs: GrowingRuntime): FoundPlan {
-    const master = new Master(highs, this.pool);
+  run({ growing, solve }: PlannerSolver): FoundPlan {
+    const { length } = this.instance.machines;
+    const isSmall = length > 0 && length <= COMPACT_MACHINES;
+    const master = new Master(growing, this.pool);
+    if (isSmall) this.until = SMALL_SEARCH * this.effort.milliseconds;
     try {
       this.begin(master);
       this.search(master);
     } finally {
       master.dispose();
     }
+    this.until = this.effort.milliseconds;
+    if (isSmall && !this.isOver()) this.prove(solve);
     return this.found();
   }
 
@@ -88,8 +114,7 @@ class Planning {
   }
 
   private readonly isOver = (): boolean =>
-    this.passed > this.effort.milliseconds ||
-    this.cost - this.bound.least <= this.effort.gap * Math.abs(this.cost);
+    this.passed > this.until || this.cost - this.bound.least <= this.effort.gap * Math.abs(this.cost);
 
   /** The first bound, plans by chance, and rounds of prices and plans. */
   private begin(master: Master): void {
@@ -98,7 +123,7 @@ class Planning {
     if (this.isOver()) return;
     seedPool(this.pool, this.random);
     master.addNew();
-    this.bound = generateColumns(this.pool, master, this.bound, () => this.passed > this.effort.milliseconds);
+    this.bound = generateColumns(this.pool, master, this.bound, () => this.passed > this.until);
     this.tell();
   }
 
@@ -125,6 +150,17 @@ class Planning {
         widen(this.pool, answer, this.random, { tries: 20, most: this.reach(MADE_TO) });
       }
     }
+  }
+
+  /** The whole of a small site as one program: the best plan, or nearly, and the proof. */
+  private prove(solve: SolveMip): void {
+    const compact = compactModel(this.pool);
+    const seconds = Math.max(LEAST_PROOF_SECONDS, (this.until - this.passed) / 1000);
+    const solution = solve(compact.mip, { gap: this.effort.gap, seconds });
+    if (!solution) return;
+    this.better(chosenBy(compact, solution, this.pool));
+    this.raise(Math.min(solution.bound + compact.constant, this.cost), this.bound.prices);
+    this.tell();
   }
 
   private exchange(from: Choice, milliseconds: number): Choice {
@@ -190,9 +226,9 @@ class Planning {
  */
 export function planSeason(
   instance: PlannerInstance,
-  highs: GrowingRuntime,
+  solver: PlannerSolver,
   effort: PlanEffort,
   onBetter: (found: FoundPlan) => void = () => undefined,
 ): FoundPlan {
-  return new Planning(instance, effort, onBetter).run(highs);
+  return new Planning(instance, effort, onBetter).run(solver);
 }

@@ -79,36 +79,49 @@ function besideCost(priced: PricedMachine, taken: Taken, item: number, node: num
   return minutes > f64(priced.limit, node) + 1e-9 ? Infinity : cost;
 }
 
+/** Gives one item its cheapest times beside all others, and counts it there; whether it moved. */
+function answer(
+  priced: PricedMachine,
+  taken: Taken,
+  done: Assignment,
+  item: number,
+  path: ShortestPath,
+): boolean {
+  const { n, width, items } = priced.table;
+  const own = one(items, item);
+  const row = item * width;
+  const old = done.slice(row, row + width);
+  for (let node = 1; node <= n; node += 1) if (u8(old, node)) count(taken, own, node, -1);
+  const nodeCost = Float64Array.from({ length: width }, (_, node) =>
+    node === 0 || node > n ? 0 : besideCost(priced, taken, item, node),
+  );
+  if (path.find(own, nodeCost) < Infinity) {
+    done.fill(0, row, row + width);
+    for (let at = 0; at < path.length; at += 1) done[row + i32(path.nodes, at)] = 1;
+  }
+  let isMoved = false;
+  for (let node = 1; node <= n; node += 1) {
+    if (u8(done, row + node)) count(taken, own, node, 1);
+    if (u8(done, row + node) !== u8(old, node)) isMoved = true;
+  }
+  return isMoved;
+}
+
 /**
  * Betters an assignment: each item in turn takes its cheapest times, set-ups and openings that others pay for being free, until none
  * moves. Returns what it costs then.
  */
 export function respond(priced: PricedMachine, done: Assignment, passes = 4): number {
-  const { table } = priced;
-  const { n, width, items } = table;
+  const { n, width, items } = priced.table;
   const taken = takenBy(priced);
   for (let item = 0; item < items.length; item += 1)
     for (let node = 1; node <= n; node += 1)
       if (isDone(done, width, item, node)) count(taken, one(items, item), node, 1);
   const path = new ShortestPath(n);
-  const nodeCost = new Float64Array(width);
   for (let pass = 0; pass < passes; pass += 1) {
     let isMoved = false;
-    for (let item = 0; item < items.length; item += 1) {
-      const own = one(items, item);
-      const row = item * width;
-      const old = done.slice(row, row + width);
-      for (let node = 1; node <= n; node += 1) if (u8(old, node)) count(taken, own, node, -1);
-      for (let node = 1; node <= n; node += 1) nodeCost[node] = besideCost(priced, taken, item, node);
-      if (path.find(own, nodeCost) < Infinity) {
-        done.fill(0, row, row + width);
-        for (let at = 0; at < path.length; at += 1) done[row + i32(path.nodes, at)] = 1;
-      }
-      for (let node = 1; node <= n; node += 1) {
-        if (u8(done, row + node)) count(taken, own, node, 1);
-        if (u8(done, row + node) !== u8(old, node)) isMoved = true;
-      }
-    }
+    for (let item = 0; item < items.length; item += 1)
+      if (answer(priced, taken, done, item, path)) isMoved = true;
     if (!isMoved) break;
   }
   return pricedCost(priced, done);

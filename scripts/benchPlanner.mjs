@@ -1,0 +1,138 @@
+// How near the season plan comes to the best possible, in how long, and against what a careful person plans by hand. `npm run bench -- planner`.
+import { spawnSync } from 'node:child_process';
+import { createRequire } from 'node:module';
+import { performance } from 'node:perf_hooks';
+import { fileURLToPath } from 'node:url';
+import { plannerSolver, planSeason } from '@yugator/core';
+import { testingModule } from './testingModule.mjs';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+
+/** Groups of invented sites, and what is promised of them: gaps in per cent after so many seconds. */
+const GROUPS = [
+  {
+    name: '60 machines, 12 weeks, load up to 0.7',
+    sites: [
+      ...[1, 2, 3].map((seed) => ({ machines: 60, weeks: 12, seed, load: 0.55 })),
+      ...[1, 2, 3, 4, 5, 6].map((seed) => ({ machines: 60, weeks: 12, seed, load: 0.7 })),
+    ],
+    seconds: 15,
+    promised: [
+      { after: 5, median: 3 },
+      { after: 15, median: 1 },
+    ],
+  },
+  {
+    name: '60 machines, 12 weeks, load 0.85: not all fits',
+    sites: [1, 2, 3].map((seed) => ({ machines: 60, weeks: 12, seed, load: 0.85 })),
+    seconds: 30,
+    promised: [{ after: 30, median: 3, worst: 4.5 }],
+  },
+  {
+    name: '120 machines, 12 weeks, load 0.7',
+    sites: [1, 2, 3].map((seed) => ({ machines: 120, weeks: 12, seed, load: 0.7 })),
+    seconds: 15,
+    promised: [{ after: 15, median: 1 }],
+  },
+  {
+    name: '20 machines, 12 weeks, load 0.7',
+    sites: [1, 2, 3].map((seed) => ({ machines: 20, weeks: 12, seed, load: 0.7 })),
+    seconds: 30,
+    promised: [{ after: 30, median: 2, worst: 6 }],
+  },
+];
+
+const FIRST_SECONDS = 1;
+const MOST_MB = 300;
+
+function median(values) {
+  const ordered = [...values].sort((a, b) => a - b);
+  return ordered[Math.floor(ordered.length / 2)];
+}
+
+/** One site, in a process of its own so that its memory is its own. */
+async function measure(wanted, seconds) {
+  const { inventedSite } = await testingModule(root, 'planner/testing/invented.ts');
+  const { walked } = await testingModule(root, 'planner/testing/walked.ts');
+  const { plannedByHand } = await testingModule(root, 'planner/testing/byHand.ts');
+  const load = createRequire(`${root}/web/package.json`)('highs');
+  const solver = plannerSolver(await load());
+  // The engine has compiled what runs often by then, as in a worker that is kept warm.
+  planSeason(inventedSite({ machines: 20, weeks: 12, seed: 99, load: 0.7 }), solver, effortOf(3));
+  const site = inventedSite(wanted);
+  const began = performance.now();
+  const marks = [];
+  const found = planSeason(site, solver, effortOf(seconds), ({ cost, bound }) =>
+    marks.push({ at: (performance.now() - began) / 1000, gap: (100 * (cost - bound)) / cost }),
+  );
+  const own = walked(site, found.plan);
+  const byHand = ['byItem', 'byMachine'].map((rule) => walked(site, plannedByHand(site, rule)));
+  return {
+    marks,
+    faults: own.faults.length,
+    memory: process.memoryUsage().rss / 1e6,
+    lateness: own.lateness / Math.min(...byHand.map((each) => each.lateness)),
+    cost: own.cost / Math.min(...byHand.map((each) => each.cost)),
+    minutes: byHand.map((each) => own.minutes / each.minutes),
+  };
+}
+
+function effortOf(seconds) {
+  return { milliseconds: seconds * 1000, gap: 0.002, now: () => performance.now() };
+}
+
+function gapAfter({ marks }, seconds) {
+  return marks.filter(({ at }) => at <= seconds + 0.5).at(-1)?.gap ?? Infinity;
+}
+
+function inOwnProcess(wanted, seconds) {
+  const asked = JSON.stringify({ wanted, seconds });
+  const { stdout, stderr, status } = spawnSync(process.execPath, [fileURLToPath(import.meta.url), asked], {
+    encoding: 'utf8',
+  });
+  if (status !== 0) throw new Error(stderr);
+  return JSON.parse(stdout);
+}
+
+const per = (value) => `${value.toFixed(2)} %`;
+const share = (value) => value.toFixed(2);
+
+/** Prints what the planner reaches; whether it is as promised. */
+export function benchPlanner() {
+  let isKept = true;
+  for (const { name, sites, seconds, promised } of GROUPS) {
+    const took = sites.map((wanted) => inOwnProcess(wanted, seconds));
+    console.log(`  ${name} (${sites.length} sites):`);
+    const first = Math.max(...took.map(({ marks }) => marks[0].at));
+    console.log(`    first plan after at most ${first.toFixed(1)} s`);
+    isKept &&= first <= FIRST_SECONDS && took.every(({ faults }) => faults === 0);
+    for (const { after, median: most, worst = Infinity } of promised) {
+      const gaps = took.map((each) => gapAfter(each, after));
+      const [middle, furthest] = [median(gaps), Math.max(...gaps)];
+      const limit = worst < Infinity ? `, worst ${worst} %` : '';
+      console.log(
+        `    after ${after} s within ${per(middle)} of the best possible, worst ${per(furthest)} (at most ${most} %${limit})`,
+      );
+      isKept &&= middle <= most && furthest <= worst;
+    }
+    const late = took.map(({ lateness }) => lateness);
+    const cost = took.map(({ cost: own }) => own);
+    const [byItem, byMachine] = [0, 1].map((rule) => median(took.map(({ minutes }) => minutes[rule])));
+    console.log(
+      `    of the better plan by hand: lateness ${share(median(late))}, worst ${share(Math.max(...late))}; cost ${share(median(cost))}, worst ${share(Math.max(...cost))}`,
+    );
+    console.log(`    minutes of each item by itself ${share(byItem)}, of whole machines ${share(byMachine)}`);
+    const memory = Math.max(...took.map((each) => each.memory));
+    console.log(`    memory ${memory.toFixed(0)} MB (at most ${MOST_MB})`);
+    isKept &&= memory <= MOST_MB;
+  }
+  return isKept;
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  const [asked] = process.argv.slice(2);
+  if (asked) {
+    const { wanted, seconds } = JSON.parse(asked);
+    process.stdout.write(JSON.stringify(await measure(wanted, seconds)));
+  } else if (!benchPlanner()) process.exitCode = 1;
+}
