@@ -41,7 +41,7 @@ const FLOORS = [
   ['machine'],
   ['job'],
   ['buying', 'paperLog', 'walk'],
-  ['component', 'evidence', 'fleetFile', 'paper', 'shelfList', 'today'],
+  ['component', 'evidence', 'fleetFile', 'paper', 'seasonPlan', 'shelfList', 'today'],
 ];
 
 const SERVER_ARROW = {

@@ -4,6 +4,7 @@ export const SUBJECTS = [
   'readings',
   'jobs',
   'shelf',
+  'plan',
   'people',
   'books',
   'seasons',

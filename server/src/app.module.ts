@@ -21,6 +21,7 @@ import { ShelfModule } from './shelf/shelf.module.js';
 import { SiteModule } from './site/site.module.js';
 import { TodayModule } from './today/today.module.js';
 import { WalkModule } from './walk/walk.module.js';
+import { SeasonPlanModule } from './seasonPlan/seasonPlan.module.js';
 import { BuyingModule } from './buying/buying.module.js';
 
 @Module({})
@@ -41,6 +42,7 @@ export class AppModule {
           WalkModule,
           BuyingModule,
           ShelfListModule,
+          SeasonPlanModule,
         ],
       ],
     };

@@ -30,6 +30,7 @@ import { buying } from './migrations/0028-buying.js';
 import { waste } from './migrations/0029-waste.js';
 import { articlePhotos } from './migrations/0030-article-photos.js';
 import { sheds } from './migrations/0031-sheds.js';
+import { seasonPlan } from './migrations/0032-season-plan.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -37,7 +38,7 @@ const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
   ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder, restVoltage],
   ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces, everyDay],
-  ...[lateSteps, shedDevices, ownReadings, kits, fits, lots, buying, waste, articlePhotos, sheds],
+  ...[lateSteps, shedDevices, ownReadings, kits, fits, lots, buying, waste, articlePhotos, sheds, seasonPlan],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

@@ -32,6 +32,7 @@ import {
   TakeRow,
 } from '../models/shelf.model.js';
 import { Site } from '../models/site.model.js';
+import { VisitCard, VisitCardItem, WorkshopDayException, WorkshopWeekday } from '../models/plan.model.js';
 import { IdempotentRequest } from '../models/idempotentRequest.model.js';
 
 /** Every table that the program reads or writes. */
@@ -80,4 +81,8 @@ export const MODELS = [
   TakeRow,
   TopUpRow,
   UsedOilRow,
+  VisitCard,
+  VisitCardItem,
+  WorkshopDayException,
+  WorkshopWeekday,
 ] as const;

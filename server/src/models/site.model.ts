@@ -1,8 +1,18 @@
 import { STALE_AFTER_DAYS } from '@yugator/core';
 import type { DateOrder, HoursGrid, UnitSystem } from '@yugator/core';
-import type { InferAttributes, InferCreationAttributes } from 'sequelize';
-import { Model, Table } from 'sequelize-typescript';
-import { Flag, Id, Litres, OptionalJson, OptionalWhole, Text, Whole } from '../database/columns.js';
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
+import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import {
+  Flag,
+  Id,
+  Litres,
+  OptionalJson,
+  OptionalMoment,
+  OptionalRef,
+  OptionalWhole,
+  Text,
+  Whole,
+} from '../database/columns.js';
 
 /** The one site that a Yugator keeps. */
 @Table({ tableName: 'sites' })
@@ -34,6 +44,14 @@ export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<S
   @Whole declare version: number;
   /** grows with every change of a season */
   @Whole declare seasonsVersion: number;
+  /** grows with every change of when the workshop is open */
+  @Column({ type: DataType.INTEGER, allowNull: false, defaultValue: 1 })
+  declare workshopDaysVersion: CreationOptional<number>;
+  /** grows with every plan that is published */
+  @Column({ type: DataType.INTEGER, allowNull: false, defaultValue: 1 })
+  declare planVersion: CreationOptional<number>;
+  @OptionalMoment declare planPublishedAt: CreationOptional<Date | null>;
+  @OptionalRef declare planPublishedById: CreationOptional<string | null>;
 }
 
 /** How a new site is set until the crew lead says otherwise. */

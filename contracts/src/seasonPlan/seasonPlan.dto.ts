@@ -1,0 +1,88 @@
+import type { DueState, PlannerInstance } from '@yugator/core';
+import { ArrayNotEmpty, IsBoolean, IsIn, IsInt, IsOptional } from 'class-validator';
+import { Type } from 'class-transformer';
+import { IsCivilDay, IsId, IsTexts, Parts, Unique } from '../rules/index.js';
+
+/** Weeks that are planned at once. */
+export const PLAN_WEEKS = [4, 8, 12] as const;
+export type PlanWeeks = (typeof PLAN_WEEKS)[number];
+
+export class SeasonPlanQueryDto {
+  @IsOptional()
+  @Type(() => Number)
+  @IsIn(PLAN_WEEKS, { message: `Plan ${PLAN_WEEKS.join(', ')} weeks.` })
+  weeks?: PlanWeeks;
+}
+
+/** Work that may be planned. */
+export class PlannedItemDto {
+  id!: string;
+  name!: string;
+  state!: DueState;
+  /** civil date; null where nobody knows */
+  expectedOn!: string | null;
+}
+
+/** A machine of the plan, in the order of the instance. */
+export class PlannedMachineDto {
+  id!: string;
+  tag!: string;
+  name!: string;
+  /** in the order of the instance's items */
+  items!: PlannedItemDto[];
+}
+
+/** A visit of one machine on one workshop day. */
+export class VisitCardFieldsDto {
+  @IsId({ message: 'The machine is missing.' })
+  machineId!: string;
+
+  @IsCivilDay({ message: 'Give the day as a date that exists.' })
+  on!: string;
+
+  @ArrayNotEmpty({ message: 'A visit does at least one thing.' })
+  @IsTexts({
+    most: { count: 100, message: 'A visit does 100 things at most.' },
+    longest: 36,
+    message: 'Name the lines that are done.',
+  })
+  itemIds!: string[];
+
+  /** stays on its day whatever is planned */
+  @IsBoolean({ message: 'Say whether it is locked.' })
+  isLocked!: boolean;
+}
+
+/** A card that the crew was told of. */
+export class VisitCardDto extends VisitCardFieldsDto {
+  /** of all hands */
+  minutes!: number;
+}
+
+/** All cards from today on, in place of those that were published. */
+export class PublishPlanDto {
+  @Unique(
+    ({ machineId, on }: VisitCardFieldsDto) => `${machineId} ${on}`,
+    'This machine has a visit on that day already.',
+  )
+  @Parts(() => VisitCardFieldsDto, 2_000, 'Publish 2,000 cards at most.')
+  cards!: VisitCardFieldsDto[];
+
+  @IsInt({ message: 'The version that the plan is based on is missing.' })
+  version!: number;
+}
+
+/** What is published, and all that a plan is made from. */
+export class SeasonPlanDto {
+  /** civil date at the site: day 0 of the instance */
+  today!: string;
+  weeks!: number;
+  instance!: PlannerInstance;
+  machines!: PlannedMachineDto[];
+  /** from today on, in the order of their days */
+  cards!: VisitCardDto[];
+  /** instant; null before the first */
+  publishedAt!: string | null;
+  publishedBy!: string | null;
+  version!: number;
+}

@@ -1,0 +1,149 @@
+import { civilDate } from '../calendar/civilDate.js';
+import { done, every, everyHours, item, scheduleOn } from '../schedule/testing/facts.js';
+import type { HoursGrid } from '../schedule/trigger.js';
+import type { MachineSchedule } from '../schedule/machineSchedule.js';
+import { plannerMachine } from './fromSchedule.js';
+import type { PlannableItem } from './fromSchedule.js';
+import { workshopDays, weekdayOf } from './workshopDays.js';
+
+const TODAY = '2027-05-10';
+const span = { today: civilDate(TODAY), horizon: 84, grid: 'sinceDone' as const };
+
+function plannable(schedule: MachineSchedule, over: Partial<PlannableItem> = {}): PlannableItem[] {
+  const plain = { minutes: 30, needs: [], worth: 20, notBefore: 0 };
+  return schedule.answers.map((answer) => ({ answer, ...plain, ...over }));
+}
+
+function planned(
+  of: Parameters<typeof scheduleOn>[1],
+  over: Partial<PlannableItem> = {},
+  grid: HoursGrid = span.grid,
+) {
+  const schedule = scheduleOn(TODAY, of);
+  return plannerMachine(
+    {
+      id: 'm',
+      schedule,
+      setUp: 9,
+      shared: [4],
+      items: plannable(schedule, over),
+      locked: [],
+      published: [],
+    },
+    { ...span, grid },
+  );
+}
+
+/** Ten hours a week since the beginning of April, read on 10 May. */
+const READ: [string, number][] = [
+  ['2027-04-05', 100],
+  ['2027-04-19', 120],
+  ['2027-05-10', 150],
+];
+
+describe('a machine of the schedule as the plan sees it', () => {
+  it('has the hours of an interval with what is used up of it, and the days of another', () => {
+    const { items } = planned({
+      items: [item('oil', [everyHours(50), every(12, 'month')])],
+      history: { oil: done(['2027-04-19', 120]) },
+      readings: READ,
+    });
+    expect(items).toMatchObject([
+      { id: 'oil', hours: 50, usedHours: 30, days: 365, usedDays: 20, hoursToMark: null, once: null },
+    ]);
+  });
+
+  it('goes by the marks of the meter where the house does', () => {
+    const oil = { items: [item('oil', [everyHours(50)])], history: { oil: done(['2027-04-19', 120]) } };
+    const [own] = planned({ ...oil, readings: READ }, {}, 'onMeter').items;
+    // The schedule itself counts since done here: it says 20 h to go, which is where the mark is thought to be.
+    expect(own).toMatchObject({ hours: 50, hoursToMark: 20 });
+  });
+
+  it('takes an air filter in dust at half of its hours', () => {
+    const { items } = planned({
+      items: [item('air', [everyHours(50)], { dutyFactor: 0.5 })],
+      history: { air: done(['2027-04-19', 120]) },
+      readings: READ,
+    });
+    expect(items).toMatchObject([{ hours: 25, usedHours: 30 }]);
+  });
+
+  it('takes what nobody knows the last time of as due now', () => {
+    const { items } = planned({
+      entry: { on: civilDate('2025-04-01'), life: 0 as never, cameNew: false },
+      items: [item('oil', [everyHours(50)]), item('belt', [every(6, 'month')])],
+      readings: READ,
+    });
+    expect(items.find(({ id }) => id === 'oil')).toMatchObject({ hours: 50, usedHours: 50 });
+    expect(items.find(({ id }) => id === 'belt')).toMatchObject({ days: 183, usedDays: 183 });
+  });
+
+  it('does once what comes once, and leaves out what nothing says a day of', () => {
+    const first = [{ kind: 'firstCalendar', count: 30, unit: 'day', inUse: null } as const];
+    const { items } = planned({
+      entry: { on: civilDate('2027-04-20'), life: 0 as never, cameNew: true },
+      items: [
+        item('first', first),
+        item('third', [{ kind: 'everyNth', n: 3, itemId: 'nothing', everyTimeAboveHours: null }]),
+      ],
+      readings: [],
+    });
+    expect(items).toMatchObject([{ id: 'first', once: { from: 0, due: 10 } }]);
+  });
+
+  it('takes the work of a season as yearly, near its day', () => {
+    const edge = { kind: 'seasonEdge', season: 'Mowing', edge: 'last', offsetDays: 0 } as const;
+    const { items } = planned({
+      items: [item('clean', [edge])],
+      history: { clean: done(['2026-10-24', 90]) },
+      participation: [{ seasonId: 'mowing', hoursPerWeek: 10 }],
+      readings: READ,
+    });
+    // 24 October is 167 days off.
+    expect(items).toMatchObject([{ days: 365, usedDays: 365 - 167, leastShare: 0.9 }]);
+  });
+
+  it('expects its hours day by day, and how far they may be off', () => {
+    const { hoursBy, spreadOfWeek, spreadOfAll } = planned({ items: [], readings: READ });
+    expect(hoursBy).toHaveLength(85);
+    expect(hoursBy[0]).toBe(0);
+    expect(hoursBy[84]).toBeGreaterThan(40);
+    for (const [day, hours] of hoursBy.entries()) expect(hours).toBeGreaterThanOrEqual(hoursBy[day - 1] ?? 0);
+    expect([spreadOfWeek > 0, spreadOfAll >= 0]).toEqual([true, true]);
+  });
+
+  it('is ready three days before its season', () => {
+    const winter = scheduleOn('2027-02-10', { participation: [{ seasonId: 'mowing', hoursPerWeek: 10 }] });
+    const of = { id: 'm', schedule: winter, setUp: 9, shared: [], items: [], locked: [], published: [] };
+    // 24 March is 42 days off.
+    expect(plannerMachine(of, { ...span, today: civilDate('2027-02-10') }).season).toEqual({
+      start: 42,
+      ready: 39,
+      wakeFrom: 0,
+    });
+  });
+});
+
+describe('the days of the workshop', () => {
+  const closed = { minutes: 0, bays: 0 };
+  const week = [closed, { minutes: 300, bays: 2 }, closed, { minutes: 240, bays: 2 }, closed, closed, closed];
+
+  it('follow the week, but for exceptions', () => {
+    // 10 May 2027 is a Monday.
+    expect(weekdayOf(civilDate(TODAY))).toBe(0);
+    const exceptions = [
+      { on: civilDate('2027-05-11'), minutes: 0, bays: 0 },
+      { on: civilDate('2027-05-14'), minutes: 480, bays: 3 },
+    ];
+    expect(workshopDays(week, exceptions, civilDate(TODAY), 9)).toEqual([
+      { day: 3, minutes: 240, bays: 2 },
+      { day: 4, minutes: 480, bays: 3 },
+      { day: 8, minutes: 300, bays: 2 },
+    ]);
+  });
+
+  it('are none where nobody said when the workshop is open', () => {
+    expect(workshopDays([], [], civilDate(TODAY), 20)).toEqual([]);
+  });
+});

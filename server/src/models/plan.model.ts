@@ -1,0 +1,47 @@
+import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
+import { Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
+import { Day, Flag, Id, Ref, Text, Whole } from '../database/columns.js';
+
+/** When the workshop is open on a day of the week: 0 for Monday. */
+@Table({ tableName: 'workshop_weekdays' })
+export class WorkshopWeekday extends Model<
+  InferAttributes<WorkshopWeekday>,
+  InferCreationAttributes<WorkshopWeekday>
+> {
+  @Column({ type: DataType.TINYINT, primaryKey: true }) declare weekday: number;
+  /** of all hands together */
+  @Whole declare minutes: number;
+  @Whole declare bays: number;
+}
+
+/** A day on which it is otherwise. */
+@Table({ tableName: 'workshop_exceptions' })
+export class WorkshopDayException extends Model<
+  InferAttributes<WorkshopDayException>,
+  InferCreationAttributes<WorkshopDayException>
+> {
+  @Column({ type: DataType.DATEONLY, primaryKey: true }) declare onDay: string;
+  @Whole declare minutes: number;
+  @Whole declare bays: number;
+  @Text declare note: string;
+}
+
+/** A visit that the crew was told of. */
+@Table({ tableName: 'visit_cards' })
+export class VisitCard extends Model<InferAttributes<VisitCard>, InferCreationAttributes<VisitCard>> {
+  @Id declare id: string;
+  @Ref declare machineId: string;
+  @Day declare onDay: string;
+  @Flag declare isLocked: boolean;
+  @Whole declare minutes: number;
+  @HasMany(() => VisitCardItem) declare items?: NonAttribute<VisitCardItem[]>;
+}
+
+@Table({ tableName: 'visit_card_items' })
+export class VisitCardItem extends Model<
+  InferAttributes<VisitCardItem>,
+  InferCreationAttributes<VisitCardItem>
+> {
+  @ForeignKey(() => VisitCard) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare cardId: string;
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare itemId: string;
+}

@@ -1,0 +1,56 @@
+import { Body, Controller, Get, Put, Query } from '@nestjs/common';
+import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import {
+  PublishPlanDto,
+  SeasonPlanDto,
+  SeasonPlanQueryDto,
+  UpdateWorkshopDaysDto,
+  WorkshopDaysDto,
+} from '@yugator/contracts';
+import { Person } from '../models/person.model.js';
+import { Allow, ForEveryRole, TakesList } from '../session/allow.js';
+import { Caller } from '../session/caller.js';
+import { SeasonPlans } from './seasonPlan.js';
+import { WorkshopDays } from './workshopDays.js';
+
+@ApiTags('season plan')
+@Controller('api')
+export class SeasonPlanController {
+  constructor(
+    private readonly plans: SeasonPlans,
+    private readonly days: WorkshopDays,
+  ) {}
+
+  @ApiOperation({ summary: 'Which machine comes on which day, and all that a plan is made from' })
+  @ApiOkResponse({ type: SeasonPlanDto })
+  @Allow('crewLead', 'mechanic')
+  @Get('season-plan')
+  read(@Query() { weeks }: SeasonPlanQueryDto): Promise<SeasonPlanDto> {
+    return this.plans.read(weeks);
+  }
+
+  @ApiOperation({ summary: 'Publish the cards of a plan, in place of all from today on' })
+  @ApiOkResponse({ type: SeasonPlanDto })
+  @Allow('crewLead')
+  @TakesList()
+  @Put('season-plan')
+  publish(@Body() body: PublishPlanDto, @Caller() caller: Person): Promise<SeasonPlanDto> {
+    return this.plans.publish(body, caller);
+  }
+
+  @ApiOperation({ summary: 'When the workshop is open' })
+  @ApiOkResponse({ type: WorkshopDaysDto })
+  @ForEveryRole()
+  @Get('workshop-days')
+  readDays(): Promise<WorkshopDaysDto> {
+    return this.days.read();
+  }
+
+  @ApiOperation({ summary: 'Say when the workshop is open' })
+  @ApiOkResponse({ type: WorkshopDaysDto })
+  @Allow('crewLead')
+  @Put('workshop-days')
+  updateDays(@Body() body: UpdateWorkshopDaysDto): Promise<WorkshopDaysDto> {
+    return this.days.update(body);
+  }
+}

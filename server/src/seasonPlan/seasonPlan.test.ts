@@ -1,0 +1,155 @@
+import type {
+  PublishPlanDto,
+  SeasonPlanDto,
+  UpdateWorkshopDaysDto,
+  VisitCardFieldsDto,
+  WorkshopDaysDto,
+} from '@yugator/contracts';
+import { addDays, civilDate } from '@yugator/core';
+import { faultsOf, fitActs } from '../testing/fitActs.js';
+import type { Refused } from '../testing/fitActs.js';
+import { yardOfFile } from '../testing/testApp.js';
+
+const yard = yardOfFile('Europe/London');
+const { register } = fitActs(() => yard);
+
+const CLOSED = { minutes: 0, bays: 0 };
+const OPEN = { minutes: 240, bays: 2 };
+/** Tuesdays and Fridays. */
+const WEEK = [CLOSED, OPEN, CLOSED, CLOSED, OPEN, CLOSED, CLOSED];
+
+const readDays = async () => (await yard.ask<WorkshopDaysDto>('GET', '/api/workshop-days')).body;
+const writeDays = (body: UpdateWorkshopDaysDto) =>
+  yard.ask<WorkshopDaysDto & Refused>('PUT', '/api/workshop-days', { body });
+const readPlan = async (weeks = 12) =>
+  (await yard.ask<SeasonPlanDto>('GET', `/api/season-plan?weeks=${weeks}`)).body;
+const publish = (body: PublishPlanDto) =>
+  yard.ask<SeasonPlanDto & Refused>('PUT', '/api/season-plan', { body });
+
+/** The yard with a workshop that is open, and its plan. */
+async function openWorkshop(): Promise<SeasonPlanDto> {
+  const { version } = await readDays();
+  const { body } = await writeDays({ week: WEEK, exceptions: [], version });
+  expect(body.errors).toBeUndefined();
+  return readPlan();
+}
+
+/** A card of the first machine that has work, on the first day of the workshop. */
+function cardOf({ machines, instance, today }: SeasonPlanDto): VisitCardFieldsDto {
+  const machine = machines.find(({ items }) => items.length > 0);
+  const [first] = instance.days;
+  if (!machine || !first) throw new Error('There is nothing to plan.');
+  const itemIds = machine.items.slice(0, 2).map(({ id }) => id);
+  return { machineId: machine.id, on: addDays(civilDate(today), first.day), itemIds, isLocked: false };
+}
+
+describe('when the workshop is open', () => {
+  it('is said of the week and of single days, by who saw what is there', async () => {
+    const before = await readDays();
+    expect(before.week).toEqual(Array.from({ length: 7 }, () => CLOSED));
+    const { today } = await readPlan();
+    const off = { on: addDays(civilDate(today), 3), minutes: 0, bays: 0, note: 'Holiday' };
+    const { body } = await writeDays({ week: WEEK, exceptions: [off], version: before.version });
+    expect(body).toEqual({ week: WEEK, exceptions: [off], version: before.version + 1 });
+    const stale = await writeDays({ week: WEEK, exceptions: [], version: before.version });
+    expect(stale.status).toBe(409);
+    expect((await readPlan()).instance.days.map(({ day }) => day)).not.toContain(3);
+  });
+
+  it.each<[string, Partial<UpdateWorkshopDaysDto>, string]>([
+    ['six days', { week: WEEK.slice(1) }, '#/week'],
+    ['minutes below nought', { week: [{ minutes: -1, bays: 1 }, ...WEEK.slice(1)] }, '#/week/0/minutes'],
+    [
+      'a day twice',
+      {
+        exceptions: [
+          { on: '2027-05-05', ...OPEN },
+          { on: '2027-05-05', ...CLOSED },
+        ],
+      },
+      '#/exceptions',
+    ],
+    ['a day that is none', { exceptions: [{ on: '2027-02-30', ...OPEN }] }, '#/exceptions/0/on'],
+  ])('is not %s', async (_what, over, pointer) => {
+    const { version } = await readDays();
+    const { status, body } = await writeDays({ week: WEEK, exceptions: [], version, ...over });
+    expect([status, faultsOf(body)[0]?.[0]]).toEqual([422, pointer]);
+  });
+});
+
+describe('the plan', () => {
+  it('is made from the schedule, the sheets and the days of the workshop', async () => {
+    const { instance, machines, weeks } = await openWorkshop();
+    expect([weeks, instance.horizon]).toEqual([12, 84]);
+    expect(instance.days).toHaveLength(24);
+    expect(instance.machines.map(({ id }) => id)).toEqual(machines.map(({ id }) => id));
+    for (const [at, { items, setUp, hoursBy }] of instance.machines.entries()) {
+      expect(items.map(({ id }) => id)).toEqual(machines[at]?.items.map(({ id }) => id));
+      expect(hoursBy).toHaveLength(85);
+      for (const { minutes, access } of items) {
+        expect(minutes).toBeGreaterThan(0);
+        for (const place of access) expect(instance.machines[at]?.access[place]).toBeGreaterThan(0);
+      }
+      expect(items.length === 0 || setUp > 0).toBe(true);
+    }
+    expect(instance.machines.some(({ items }) => items.length > 0)).toBe(true);
+  });
+
+  it('is published as a whole, and is what the next one is made against', async () => {
+    const plan = await openWorkshop();
+    const card = cardOf(plan);
+    const locked = { ...card, on: addDays(civilDate(card.on), 7), isLocked: true };
+    const { status, body } = await publish({ cards: [card, locked], version: plan.version });
+    expect([status, body.version, body.publishedBy]).toEqual([200, plan.version + 1, 'crewLead']);
+    expect(body.cards.map(({ on, isLocked }) => [on, isLocked])).toEqual([
+      [card.on, false],
+      [locked.on, true],
+    ]);
+    expect(body.cards.every(({ minutes }) => minutes > 0)).toBe(true);
+    const machine = body.instance.machines.find(({ id }) => id === card.machineId);
+    expect(machine?.published).toMatchObject([{ items: [0, 1], dropCost: 12 }]);
+    expect(machine?.locked).toMatchObject([{ items: [0, 1] }]);
+    expect(body.instance.published).toMatchObject({ until: 28 });
+    // Who saw the plan before that one is told.
+    expect((await publish({ cards: [], version: plan.version })).status).toBe(409);
+    expect((await publish({ cards: [], version: body.version })).body.cards).toEqual([]);
+  });
+
+  it.each<[string, (card: VisitCardFieldsDto, today: string) => VisitCardFieldsDto[], string, string]>([
+    ['yesterday', (card, today) => [{ ...card, on: addDays(civilDate(today), -1) }], 'on', 'past'],
+    [
+      'for a machine that is none',
+      (card) => [{ ...card, machineId: '00000000-0000-7000-8000-000000000000' }],
+      'machineId',
+      'unknown',
+    ],
+    [
+      'for a line of another machine',
+      (card) => [{ ...card, itemIds: ['00000000-0000-7000-8000-000000000000'] }],
+      'itemIds',
+      'unknown',
+    ],
+    ['for nothing', (card) => [{ ...card, itemIds: [] }], 'itemIds', 'arrayNotEmpty'],
+  ])('has no card %s', async (_what, cardsOf, field, code) => {
+    const plan = await openWorkshop();
+    const { status, body } = await publish({
+      cards: cardsOf(cardOf(plan), plan.today),
+      version: plan.version,
+    });
+    expect([status, faultsOf(body)]).toEqual([422, [[`#/cards/0/${field}`, code]]]);
+    expect((await readPlan()).cards).toEqual([]);
+  });
+
+  it('has one visit of a machine on a day', async () => {
+    const plan = await openWorkshop();
+    const card = cardOf(plan);
+    const { status } = await publish({ cards: [card, card], version: plan.version });
+    expect(status).toBe(422);
+  });
+
+  it('knows a machine that is registered later', async () => {
+    await openWorkshop();
+    const { id } = await register('N-1');
+    expect((await readPlan(4)).machines.map(({ id }) => id)).toContain(id);
+  });
+});

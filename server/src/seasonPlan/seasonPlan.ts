@@ -1,0 +1,162 @@
+import { Injectable } from '@nestjs/common';
+import type { FieldFaultDto, PublishPlanDto, SeasonPlanDto, VisitCardFieldsDto } from '@yugator/contracts';
+import { addDays, civilDate, workshopDays } from '@yugator/core';
+import type { CivilDate, PlannerInstance } from '@yugator/core';
+import { Op } from 'sequelize';
+import { v7 as uuid } from 'uuid';
+import { grouped } from '../database/grouped.js';
+import { inChunks } from '../database/inChunks.js';
+import { UnitOfWork } from '../database/unitOfWork.js';
+import type { Person } from '../models/person.model.js';
+import { VisitCard, VisitCardItem } from '../models/plan.model.js';
+import { Article, FitRow, ItemArticleRow } from '../models/shelf.model.js';
+import { namesById } from '../people/namesById.js';
+import { fault, fieldProblem, stale } from '../problem/problem.js';
+import { mapGently } from '../queue/breather.js';
+import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import { SiteCalendar } from '../site/siteCalendar.js';
+import { cardMinutes } from './cardMinutes.js';
+import { plannedMachine } from './planInstance.js';
+import type { PlannedMachine } from './planInstance.js';
+import { planSite, WorkshopDays } from './workshopDays.js';
+
+const WEEKS = 12;
+/** A new card within the first four weeks costs the crew so many minutes to get used to. */
+const ADD_COST = 6;
+const TOLD_DAYS = 28;
+/** A day past readiness, and a day past the last of the lay-up, in minutes. */
+const READY_COST = 8;
+const LAY_UP_COST = 2;
+
+/** All that a plan follows from. */
+interface PlanFacts {
+  readonly today: CivilDate;
+  readonly instance: PlannerInstance;
+  readonly machines: readonly PlannedMachine[];
+  readonly cards: readonly VisitCard[];
+}
+
+/** Which machine comes to the workshop on which day, and for what. */
+@Injectable()
+export class SeasonPlans {
+  constructor(
+    private readonly work: UnitOfWork,
+    private readonly calendar: SiteCalendar,
+    private readonly schedule: FleetSchedule,
+    private readonly days: WorkshopDays,
+  ) {}
+
+  async read(weeks = WEEKS): Promise<SeasonPlanDto> {
+    const [site, facts, names] = await Promise.all([planSite(), this.facts(weeks), namesById()]);
+    const { today, instance, machines, cards } = facts;
+    return {
+      today,
+      weeks,
+      instance,
+      machines: machines.map(({ told }) => told),
+      cards: cards.map(({ machineId, onDay, isLocked, minutes, items }) => ({
+        machineId,
+        on: onDay,
+        isLocked,
+        minutes,
+        itemIds: (items ?? []).map(({ itemId }) => itemId),
+      })),
+      publishedAt: site.planPublishedAt?.toISOString() ?? null,
+      publishedBy: names.get(site.planPublishedById ?? '') ?? null,
+      version: site.planVersion,
+    };
+  }
+
+  /** Puts cards in place of all that the crew was told of from today on. */
+  async publish({ cards, version }: PublishPlanDto, caller: Person): Promise<SeasonPlanDto> {
+    const { now } = await this.calendar.read();
+    return this.work.run(async () => {
+      const site = await planSite(true);
+      if (site.planVersion !== version) throw stale('season plan', await this.read());
+      const { today, machines } = await this.facts(WEEKS);
+      const byId = new Map(machines.map((machine) => [machine.told.id, machine]));
+      const faults = cards.flatMap((card, at) => cardFaults(card, byId, today, `/cards/${at}`));
+      if (faults.length) throw fieldProblem(...faults);
+      await VisitCard.destroy({ where: { onDay: { [Op.gte]: today } } });
+      const rows = cards.map((card) => ({ id: uuid(), card }));
+      await inChunks(rows, (chunk) =>
+        VisitCard.bulkCreate(
+          chunk.map(({ id, card }) => ({
+            id,
+            machineId: card.machineId,
+            onDay: card.on,
+            isLocked: card.isLocked,
+            minutes: cardMinutes(byId.get(card.machineId)?.planner, card.itemIds),
+          })),
+        ),
+      );
+      await inChunks(
+        rows.flatMap(({ id, card }) => card.itemIds.map((itemId) => ({ cardId: id, itemId }))),
+        (chunk) => VisitCardItem.bulkCreate(chunk),
+      );
+      await site.update({
+        planVersion: version + 1,
+        planPublishedAt: new Date(now),
+        planPublishedById: caller.id,
+      });
+      this.work.changed('plan');
+      return this.read();
+    });
+  }
+
+  private async facts(weeks: number): Promise<PlanFacts> {
+    const siteNow = await this.calendar.read();
+    const { today, site } = siteNow;
+    const horizon = weeks * 7;
+    const [scheduled, days, cards, fits, lines, articles] = await Promise.all([
+      this.schedule.read(),
+      this.days.read(),
+      VisitCard.findAll({
+        where: { onDay: { [Op.gte]: today } },
+        include: [VisitCardItem],
+        order: ['onDay', 'machineId'],
+      }),
+      FitRow.findAll(),
+      ItemArticleRow.findAll(),
+      Article.findAll({ attributes: ['id', 'priceMinor'], raw: true }),
+    ]);
+    const prices = new Map(articles.map(({ id, priceMinor }) => [id, priceMinor]));
+    const fitsOf = grouped(fits, ({ machineId }) => machineId);
+    const linesOf = grouped(lines, ({ itemId }) => itemId);
+    const cardsOf = grouped(cards, ({ machineId }) => machineId);
+    const span = { today, horizon, grid: site.hoursGrid };
+    const until = addDays(today, horizon - 1);
+    const machines = await mapGently(scheduled, (each) => {
+      const { id } = each.machine;
+      const ofLines = each.facts.items.flatMap((item) => linesOf.get(item.id) ?? []);
+      const takes = { fits: fitsOf.get(id) ?? [], ofLines, prices };
+      return plannedMachine(each, takes, cardsOf.get(id) ?? [], siteNow, { span, until });
+    });
+    const exceptions = days.exceptions.map((each) => ({ ...each, on: civilDate(each.on) }));
+    const instance: PlannerInstance = {
+      horizon,
+      days: workshopDays(days.week, exceptions, today, horizon),
+      machines: machines.map(({ planner }) => planner),
+      readyCost: READY_COST,
+      layUpCost: LAY_UP_COST,
+      published: cards.length ? { until: TOLD_DAYS, addCost: ADD_COST } : null,
+    };
+    return { today, instance, machines, cards };
+  }
+}
+
+/** What speaks against a card. */
+function cardFaults(
+  { machineId, on, itemIds }: VisitCardFieldsDto,
+  machines: ReadonlyMap<string, PlannedMachine>,
+  today: CivilDate,
+  pointer: string,
+): FieldFaultDto[] {
+  const machine = machines.get(machineId);
+  if (!machine) return [fault(`${pointer}/machineId`, 'unknown', 'This machine is no longer in the fleet.')];
+  if (on < today) return [fault(`${pointer}/on`, 'past', 'This day is past. Choose another.')];
+  const known = new Set(machine.told.items.map(({ id }) => id));
+  return itemIds.every((id) => known.has(id))
+    ? []
+    : [fault(`${pointer}/itemIds`, 'unknown', `${machine.told.tag} no longer has one of these lines.`)];
+}
