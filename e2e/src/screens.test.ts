@@ -33,6 +33,8 @@ async function screens(page: Page): Promise<[path: string, words: string][]> {
     [`/fleet/${machine}/details`, 'Service books it follows|In service since'],
     ['/fleet/schedule', 'Schedule of the fleet'],
     ['/season', 'Winter work'],
+    ['/season/plan', 'No plan is published yet|see the plan'],
+    ['/season/workshop', 'Every week|The crew lead says'],
     [`/books/${book}`, 'Dunmallet front loader'],
     ['/shelf', 'Oil change kit, V-twin'],
     ['/shelf/lists', 'Labels for the shelf|for mechanics and the crew lead'],

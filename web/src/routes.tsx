@@ -44,6 +44,16 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./season/SeasonPage.js')).SeasonPage }),
               },
               {
+                path: 'season/plan',
+                lazy: async () => ({ Component: (await import('./seasonPlan/PlanPage.js')).PlanPage }),
+              },
+              {
+                path: 'season/workshop',
+                lazy: async () => ({
+                  Component: (await import('./seasonPlan/WorkshopDaysPage.js')).WorkshopDaysPage,
+                }),
+              },
+              {
                 path: 'books/:bookId',
                 lazy: async () => ({ Component: (await import('./books/BookPage.js')).BookPage }),
               },

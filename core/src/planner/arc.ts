@@ -117,11 +117,11 @@ function onceCost(
 /** What an arc of an item costs besides minutes of work; Infinity where it may not be. */
 export function arcCost(of: Looked, arc: Arc): number {
   const { machine, item } = of;
+  if (jumpsLocked(of, arc)) return Infinity;
   if (item.once) return onceCost(of, arc, item.once);
   const used = usedOn(machine, item, arc.from, arc.to);
   const share = shareOf(item, used);
   if (!arc.isEnd && !mayBeDone(of, arc, share)) return Infinity;
-  if (jumpsLocked(of, arc)) return Infinity;
   const cost = lateCost(of, arc.from, used) + unreadyCost(of, arc);
   return cost + (arc.isEnd ? carriedCost(of, share) : wasteCost(of, share));
 }

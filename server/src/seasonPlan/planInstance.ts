@@ -1,5 +1,13 @@
 import type { PlannedMachineDto } from '@yugator/contracts';
-import { comingNeeds, daysBetween, plannerMachine, wantsMakers, workPlaceOf, workTimes } from '@yugator/core';
+import {
+  comingNeeds,
+  daysBetween,
+  plannerMachine,
+  wantsMakers,
+  withSettled,
+  workPlaceOf,
+  workTimes,
+} from '@yugator/core';
 import type {
   CivilDate,
   Fit,
@@ -9,6 +17,7 @@ import type {
   PlanSpan,
   PublishedVisit,
   SettledVisit,
+  WorkshopDay,
 } from '@yugator/core';
 import { rulesOn } from '../machine/rulesOn.js';
 import { storedCardOrEmpty } from '../machine/storedCard.js';
@@ -29,6 +38,13 @@ export interface TakesOfMachine {
   readonly ofLines: readonly ItemArticle[];
   /** prices by article, in minor units */
   readonly prices: ReadonlyMap<string, number>;
+}
+
+/** What is planned, and when the workshop is open. */
+export interface PlanTime {
+  readonly span: PlanSpan;
+  readonly until: CivilDate;
+  readonly days: readonly WorkshopDay[];
 }
 
 /** A machine of the plan, and its names. */
@@ -92,7 +108,7 @@ export function plannedMachine(
   takes: TakesOfMachine,
   cards: readonly VisitCard[],
   siteNow: SiteNow,
-  { span, until }: { readonly span: PlanSpan; readonly until: CivilDate },
+  { span, until, days }: PlanTime,
 ): PlannedMachine {
   const { machine, schedule } = scheduled;
   const base = { id: machine.id, schedule, ...plannable(scheduled, takes, siteNow, until) };
@@ -108,7 +124,7 @@ export function plannedMachine(
     .map(({ day, items }): PublishedVisit => ({ day, items, dropCost: DROP_COST }));
   const answers = new Map(schedule.answers.map((answer) => [answer.item.id, answer]));
   return {
-    planner: { ...planner, locked, published },
+    planner: withSettled({ ...planner, published }, locked, { days }),
     told: {
       id: machine.id,
       tag: machine.tag,

@@ -126,16 +126,17 @@ export class SeasonPlans {
     const cardsOf = grouped(cards, ({ machineId }) => machineId);
     const span = { today, horizon, grid: site.hoursGrid };
     const until = addDays(today, horizon - 1);
+    const exceptions = days.exceptions.map((each) => ({ ...each, on: civilDate(each.on) }));
+    const open = workshopDays(days.week, exceptions, today, horizon);
     const machines = await mapGently(scheduled, (each) => {
       const { id } = each.machine;
       const ofLines = each.facts.items.flatMap((item) => linesOf.get(item.id) ?? []);
       const takes = { fits: fitsOf.get(id) ?? [], ofLines, prices };
-      return plannedMachine(each, takes, cardsOf.get(id) ?? [], siteNow, { span, until });
+      return plannedMachine(each, takes, cardsOf.get(id) ?? [], siteNow, { span, until, days: open });
     });
-    const exceptions = days.exceptions.map((each) => ({ ...each, on: civilDate(each.on) }));
     const instance: PlannerInstance = {
       horizon,
-      days: workshopDays(days.week, exceptions, today, horizon),
+      days: open,
       machines: machines.map(({ planner }) => planner),
       readyCost: READY_COST,
       layUpCost: LAY_UP_COST,

@@ -12,8 +12,8 @@ const YEAR_SECONDS = 365 * 86_400;
 /** What keeps its name when it changes: the worker that keeps the application on a device, and what it is called there. */
 const RENEWED = /[/\\](serviceWorker\.js|manifest\.webmanifest)(\.(br|gz))?$/;
 
-/** The worker that solves what to buy. */
-const SOLVER = /[/\\]buyingWorker-[\w-]+\.js(\.(br|gz))?$/;
+/** The workers that solve: what to buy, and the season plan. */
+const SOLVER = /[/\\](buying|plan)Worker-[\w-]+\.js(\.(br|gz))?$/;
 
 function wantsPage(request: FastifyRequest): boolean {
   return (

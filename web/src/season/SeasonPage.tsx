@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { UpdateSeasonsDto } from '@yugator/contracts';
 import type { SeasonFieldsDto, SeasonsDto } from '@yugator/contracts';
 import { useFieldArray } from 'react-hook-form';
+import { Link } from 'react-router';
 import { useWrite } from '../api/useWrite.js';
 import { useDtoForm } from '../form/useDtoForm.js';
 import { Caution } from '../page/Caution.js';
@@ -99,13 +100,20 @@ function SeasonsForm({ data, mayChange }: { data: SeasonsDto; mayChange: boolean
 export function SeasonPage() {
   const { data, error, refetch } = useQuery(seasonQueries.all());
   const mayChange = useIsOneOf('crewLead');
+  const mayPlan = useIsOneOf('crewLead', 'mechanic');
   return (
     <>
       <PageHead
         name="Season"
         title="Seasons"
         under="When the site works. A machine is laid up outside of the seasons it takes part in; a year without days of its own takes over those of the year before."
-      />
+      >
+        {mayPlan ? (
+          <Button component={Link} to="/season/plan">
+            Visits planned
+          </Button>
+        ) : null}
+      </PageHead>
       {data ? (
         <SeasonsForm data={data} mayChange={mayChange} />
       ) : error ? (

@@ -41,7 +41,7 @@ function SettleForm({ sheds, unsaid }: { sheds: readonly string[]; unsaid: numbe
       {form.problem ? <p role="alert">{form.problem}</p> : null}
       <div className={form_.acts}>
         <ShedField form={form} name="shed" label="All of it lies in" choices={sheds} />
-        <Button type="submit" variant="contained" loading={settle.isPending}>
+        <Button type="submit" variant="contained" color="primary" loading={settle.isPending}>
           It lies there
         </Button>
       </div>

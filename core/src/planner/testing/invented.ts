@@ -216,10 +216,17 @@ function fitted(days: readonly WorkshopDay[], needed: number, load: number | nul
   });
 }
 
-function withLocked(draw: Draw, machine: PlannerMachine, days: readonly WorkshopDay[]): PlannerMachine {
+/** Now and then a visit of the first days is settled; two on a day might not fit. */
+function withLocked(
+  draw: Draw,
+  machine: PlannerMachine,
+  days: readonly WorkshopDay[],
+  taken: Set<number>,
+): PlannerMachine {
   if (!draw.chance(0.03)) return machine;
-  const first = days.find(({ day }) => day <= 10 && !machine.blocked.includes(day));
+  const first = days.find(({ day }) => day <= 10 && !machine.blocked.includes(day) && !taken.has(day));
   if (!first) return machine;
+  taken.add(first.day);
   const items = machine.items.map((item, at) => (at === 0 ? { ...item, notBefore: 0 } : item));
   return { ...machine, items, locked: [{ day: first.day, items: [0] }] };
 }
@@ -235,10 +242,11 @@ export function inventedSite({ machines: count, weeks, seed, load, daysPerWeek }
   const events = Array.from({ length: Math.round(weeks / 5) }, () => draw.whole(10, horizon - 1));
   const machines = Array.from({ length: count }, (_, at) => machineOf({ ...plain, events }, at));
   const days = fitted(drawn, roughMinutes({ machines, horizon }), load).sort((a, b) => a.day - b.day);
+  const taken = new Set<number>();
   return {
     horizon,
     days,
-    machines: machines.map((machine) => withLocked(draw, machine, days)),
+    machines: machines.map((machine) => withLocked(draw, machine, days, taken)),
     readyCost: 8,
     layUpCost: 2,
     published: null,

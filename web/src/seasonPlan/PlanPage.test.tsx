@@ -1,0 +1,169 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import { act } from 'react';
+import type { SeasonPlanDto } from '@yugator/contracts';
+import type { FoundPlan, PlannerInstance } from '@yugator/core';
+import { planFixture } from '../testing/plan.js';
+import { choose, press } from '../testing/user.js';
+import { showTo, wire } from '../testing/wire.js';
+import type { PlanSaid } from './planWorker.js';
+import { PlanPage } from './PlanPage.js';
+
+let asked: PlannerInstance | null;
+let say: (said: PlanSaid) => void;
+const ended = jest.fn();
+jest.mock('./startPlanning', () => ({
+  startPlanning: (instance: PlannerInstance, hear: (said: PlanSaid) => void) => {
+    asked = instance;
+    say = hear;
+    return ended;
+  },
+}));
+
+const PLAN = planFixture();
+const FOUND: FoundPlan = {
+  plan: [
+    [
+      { day: 1, items: [0, 1] },
+      { day: 8, items: [1] },
+    ],
+    [{ day: 4, items: [0] }],
+  ],
+  cost: 500,
+  bound: 490,
+};
+
+function show(role: 'crewLead' | 'mechanic' | 'viewer', plan = PLAN) {
+  asked = null;
+  const server = wire({ '/api/season-plan?weeks=12': plan }, () => ({ ...plan, id: 'j' }));
+  showTo(role, <PlanPage />);
+  return server;
+}
+const wall = () => within(screen.getByRole('table'));
+
+describe('the plan of visits', () => {
+  it('shows who comes when, for how long, and how full the workshop is', async () => {
+    show('mechanic');
+    await screen.findByText(/2 visits from today on, published/);
+    expect(wall().getByRole('button', { name: 'M-07, Tue 11: 2 lines, 43 min' })).toBeVisible();
+    expect(wall().getByRole('button', { name: 'T-02, Fri 14: 1 line, 24 min, locked' })).toBeVisible();
+    expect(wall().getByRole('columnheader', { name: /^Tue 11 43 of 120 min, 1 of 2 in/ })).toBeVisible();
+    expect(wall().getByRole('columnheader', { name: 'Wed 12 closed' })).toBeVisible();
+    expect(wall().getByText('2 due')).toBeVisible();
+    expect(screen.queryByRole('button', { name: /Propose/ })).toBeNull();
+  });
+
+  it('is proposed in a worker, with how far it is, and published as it was proposed', async () => {
+    const { sent } = show('crewLead');
+    await screen.findByText(/published/);
+    await press('Propose again');
+    // What is locked is settled for the planner.
+    expect(asked?.machines.map(({ locked }) => locked)).toEqual([[], [{ day: 4, items: [0] }]]);
+    act(() => say({ kind: 'better', found: { ...FOUND, bound: -Infinity } }));
+    expect(screen.getByRole('status', { name: 'Planning' })).toHaveTextContent(
+      '3 visits so far; nobody knows yet how near it is to the best.',
+    );
+    act(() => say({ kind: 'done', found: FOUND }));
+    expect(screen.getByText(/3 visits, 2 kept, 1 new/)).toHaveTextContent(
+      'Of all plans, no plan is more than 2.0 % better.',
+    );
+    await press('Publish');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({
+      method: 'PUT',
+      path: '/api/season-plan',
+      body: {
+        version: 3,
+        cards: [
+          { machineId: 'm1', on: '2027-05-11', itemIds: ['oil', 'air'], isLocked: false },
+          { machineId: 'm1', on: '2027-05-18', itemIds: ['air'], isLocked: false },
+          { machineId: 'm2', on: '2027-05-14', itemIds: ['belt'], isLocked: true },
+        ],
+      },
+    });
+  });
+
+  it('takes the best so far when it is stopped, and stays as it is when it fails', async () => {
+    show('crewLead');
+    await screen.findByText(/published/);
+    await press('Propose again');
+    act(() => say({ kind: 'better', found: FOUND }));
+    await press('Stop, and take the best so far');
+    expect(ended).toHaveBeenCalled();
+    expect(screen.getByText(/Not published/)).toBeVisible();
+    await press('Put it away');
+    expect(screen.getByText(/2 visits from today on/)).toBeVisible();
+    await press('Propose again');
+    act(() => say({ kind: 'failed' }));
+    expect(screen.getByText(/came to no end/)).toBeVisible();
+  });
+
+  it('says of a card why it is there, what another day costs, and moves, locks or takes it off', async () => {
+    show('crewLead');
+    await screen.findByText(/published/);
+    await press('M-07, Tue 11: 2 lines, 43 min', wall());
+    const dialog = within(await screen.findByRole('dialog'));
+    expect(dialog.getByText(/of it 9 to fetch/)).toBeVisible();
+    expect(dialog.getByText('Engine oil and filter', { exact: false })).toHaveTextContent(
+      '20 min, due tomorrow',
+    );
+    await choose('On', /^Fri 14/, dialog);
+    expect(dialog.getByText(/It (costs|saves) .*min/)).toBeVisible();
+    await press('Move it', dialog);
+    expect(await screen.findByText(/2 visits, 1 kept, 1 new, 1 taken back/)).toBeVisible();
+    await press('M-07, Fri 14: 2 lines, 43 min', wall());
+    await press('Lock on this day', within(await screen.findByRole('dialog')));
+    await press('M-07, Fri 14: 2 lines, 43 min, locked', wall());
+    await press('Take it off', within(await screen.findByRole('dialog')));
+    await waitFor(() => expect(wall().queryByRole('button', { name: /^M-07, / })).toBeNull());
+  });
+
+  it('keeps a proposal on the plan that it was made from, whatever is read anew', async () => {
+    const answers: Record<string, SeasonPlanDto> = { '/api/season-plan?weeks=12': PLAN };
+    const { sent } = wire(answers, () => PLAN);
+    showTo('crewLead', <PlanPage />);
+    await screen.findByText(/published/);
+    await press('Propose again');
+    act(() => say({ kind: 'done', found: FOUND }));
+    // After a reading the filter is worse than the oil: places change.
+    const [first, second] = PLAN.machines;
+    if (!first || !second) throw new Error('There are two machines.');
+    const turned = { ...first, items: first.items.toReversed() };
+    answers['/api/season-plan?weeks=12'] = { ...PLAN, machines: [turned, second], version: 4 };
+    // Coming back to the page reads anew.
+    act(() => void window.dispatchEvent(new Event('visibilitychange')));
+    expect(await screen.findByText(/Somebody published another plan/)).toBeVisible();
+    await press('Publish');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    // As it was made, and refused by the server, which has another version by now.
+    expect(sent[0]?.body).toMatchObject({
+      version: 3,
+      cards: [{ itemIds: ['oil', 'air'] }, { itemIds: ['air'] }, {}],
+    });
+  });
+
+  it('opens the job that a card says', async () => {
+    const { sent } = show('mechanic');
+    await screen.findByText(/published/);
+    await press('M-07, Tue 11: 2 lines, 43 min', wall());
+    await press('Open the job', within(await screen.findByRole('dialog')));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({ path: '/api/jobs', body: { machineId: 'm1', itemIds: ['oil', 'air'] } });
+  });
+
+  it('is seen week by week too', async () => {
+    show('mechanic');
+    await screen.findByText(/published/);
+    await press('Later');
+    expect(wall().getByRole('columnheader', { name: /^Mon 24/ })).toBeVisible();
+    await choose('Shown', 'twelve weeks');
+    expect(wall().getAllByRole('columnheader')).toHaveLength(13);
+  });
+
+  it('asks first when the workshop is open, and is not for everybody', async () => {
+    const closed = { ...PLAN, instance: { ...PLAN.instance, days: [] } };
+    show('crewLead', closed);
+    expect(await screen.findByText('Nobody said yet when the workshop is open.')).toBeVisible();
+    show('viewer');
+    expect(await screen.findByText('Mechanics and the crew lead see the plan.')).toBeVisible();
+  });
+});

@@ -1,0 +1,128 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { UpdateWorkshopDaysDto } from '@yugator/contracts';
+import type { WorkshopDaysDto } from '@yugator/contracts';
+import { useFieldArray } from 'react-hook-form';
+import { Link } from 'react-router';
+import { useWrite } from '../api/useWrite.js';
+import { DayField } from '../form/DayField.js';
+import { Field } from '../form/Field.js';
+import form_ from '../form/form.module.css';
+import { useDtoForm } from '../form/useDtoForm.js';
+import { Caution } from '../page/Caution.js';
+import { Failed } from '../page/Failed.js';
+import { Loading } from '../page/Loading.js';
+import { useNotice } from '../page/Notice.js';
+import { PageHead } from '../page/PageHead.js';
+import { useIsOneOf, useSession } from '../session/useSession.js';
+import { planQueries } from './planQueries.js';
+import styles from './plan.module.css';
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+
+function DaysForm({ days }: { days: WorkshopDaysDto }) {
+  const say = useNotice();
+  const { today } = useSession();
+  const form = useDtoForm<UpdateWorkshopDaysDto>(UpdateWorkshopDaysDto, days, 'onSubmit');
+  const { fields, append, remove } = useFieldArray({ control: form.control, name: 'exceptions' });
+  const update = useWrite<WorkshopDaysDto, UpdateWorkshopDaysDto>(
+    (body) => ({ method: 'PUT', path: '/workshop-days', body }),
+    ['plan'],
+    (saved) => {
+      form.reset(saved);
+      say('The days of the workshop are saved.');
+    },
+  );
+  return (
+    <form
+      className={form_.form}
+      noValidate
+      onSubmit={(event) =>
+        void form.handleSubmit((typed) => update.mutate(typed, { onError: form.refuse }))(event)
+      }
+    >
+      {form.problem ? <Caution title="Not saved">{<p>{form.problem}</p>}</Caution> : null}
+      <fieldset className={form_.plain}>
+        <legend>
+          <h2>Every week</h2>
+        </legend>
+        {WEEKDAYS.map((weekday, at) => (
+          <div key={weekday} className={styles.weekday}>
+            <b>{weekday}</b>
+            <Field
+              form={form}
+              name={`week.${at}.minutes`}
+              label="Minutes"
+              figure
+              size="small"
+              slotProps={{ htmlInput: { 'aria-label': `Minutes of all hands on ${weekday}` } }}
+            />
+            <Field
+              form={form}
+              name={`week.${at}.bays`}
+              label="Machines"
+              figure
+              size="small"
+              slotProps={{ htmlInput: { 'aria-label': `Machines that find room on ${weekday}` } }}
+            />
+          </div>
+        ))}
+        <p className="soft">
+          Minutes of all hands together: two mechanics for four hours are 480. 0 is closed.
+        </p>
+      </fieldset>
+      <fieldset className={form_.plain}>
+        <legend>
+          <h2>Otherwise on</h2>
+        </legend>
+        {fields.map((field, at) => (
+          <div key={field.id} className={styles.exception}>
+            <DayField form={form} name={`exceptions.${at}.on`} label="Day" />
+            <Field form={form} name={`exceptions.${at}.minutes`} label="Minutes" figure size="small" />
+            <Field form={form} name={`exceptions.${at}.bays`} label="Machines" figure size="small" />
+            <Field form={form} name={`exceptions.${at}.note`} label="Why" size="small" />
+            <Button variant="text" onClick={() => remove(at)} aria-label={`Take out ${field.on}`}>
+              Take out
+            </Button>
+          </div>
+        ))}
+        <Button onClick={() => append({ on: today, minutes: 0, bays: 0, note: '' })}>
+          A day on which it is otherwise
+        </Button>
+      </fieldset>
+      <div className={form_.acts}>
+        <Button type="submit" variant="contained" color="primary" loading={update.isPending}>
+          Save the days
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** When the workshop is open, for how many hands and machines. */
+export function WorkshopDaysPage() {
+  const { data, error, refetch } = useQuery(planQueries.days());
+  const mayChange = useIsOneOf('crewLead');
+  return (
+    <>
+      <PageHead
+        name="Days of the workshop"
+        title="Days of the workshop"
+        under="How many minutes of hands there are, and for how many machines there is room"
+      >
+        <Button component={Link} to="/season/plan">
+          Visits planned
+        </Button>
+      </PageHead>
+      {!mayChange ? (
+        <p>The crew lead says when the workshop is open.</p>
+      ) : data ? (
+        <DaysForm key={data.version} days={data} />
+      ) : error ? (
+        <Failed error={error} again={refetch} />
+      ) : (
+        <Loading />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,18 @@
+import { queryOptions } from '@tanstack/react-query';
+import type { SeasonPlanDto, WorkshopDaysDto } from '@yugator/contracts';
+import { get } from '../api/request.js';
+
+export const planQueries = {
+  plan: () =>
+    queryOptions({
+      queryKey: ['season-plan'],
+      queryFn: ({ signal }) => get<SeasonPlanDto>('/season-plan?weeks=12', signal),
+      meta: { subjects: ['plan', 'machines', 'readings', 'jobs', 'seasons', 'site', 'shelf'] },
+    }),
+  days: () =>
+    queryOptions({
+      queryKey: ['workshop-days'],
+      queryFn: ({ signal }) => get<WorkshopDaysDto>('/workshop-days', signal),
+      meta: { subjects: ['plan'] },
+    }),
+};
