@@ -86,9 +86,11 @@ function CardButton({ card, plan, onOpen }: Pick<Props, 'plan' | 'onOpen'> & { c
       type="button"
       className={card.isLocked ? `${styles.card} ${styles.locked}` : styles.card}
       onClick={() => onOpen(card)}
-      aria-label={`${tag}, ${on}: ${countWords(card.items.length, 'line')}, ${minutes} min${card.isLocked ? ', locked' : ''}`}
     >
-      <span className="fig">{minutes}</span> min
+      <span className="visually-hidden">
+        {tag}, {on}:{' '}
+      </span>
+      <span className="fig">{minutes}</span> min,{' '}
       <span className={styles.count}>
         {countWords(card.items.length, 'line')}
         {card.isLocked ? ', locked' : ''}
