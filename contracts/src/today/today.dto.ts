@@ -69,6 +69,20 @@ export class TodayCountsDto {
 }
 
 /** What bites now. */
+/** A visit that is planned for today or tomorrow. */
+export class NextVisitDto {
+  machine!: { id: string; tag: string; name: string };
+  /** civil date */
+  on!: string;
+  minutes!: number;
+  itemIds!: string[];
+  /** names of the lines */
+  lines!: string[];
+  /** the job that is open on its machine */
+  openJobId!: string | null;
+  isDone!: boolean;
+}
+
 export class TodayDto {
   /** civil date at the site */
   today!: string;
@@ -77,6 +91,8 @@ export class TodayDto {
   /** machines that are not listed */
   more!: number;
   counts!: TodayCountsDto;
+  /** what is planned for today and tomorrow */
+  visits!: NextVisitDto[];
   /** machines with everyday work that waits, by their tags */
   rounds!: WaitingRoundDto[];
   /** walk-rounds that wait and are not listed */

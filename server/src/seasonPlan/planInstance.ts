@@ -17,6 +17,7 @@ import type {
   PlanSpan,
   PublishedVisit,
   SettledVisit,
+  WorkTimes,
   WorkshopDay,
 } from '@yugator/core';
 import { rulesOn } from '../machine/rulesOn.js';
@@ -78,9 +79,22 @@ function worthOf(
   );
 }
 
+/** What the work of a machine takes, by its facts: they are one object until one of them changes. */
+const kept = new WeakMap<ScheduledMachine['facts'], { readonly of: string; readonly times: WorkTimes }>();
+
+/** What the work of a machine takes in hands, reckoned once for the same machine under the same rules of the house. */
+function timesOf(scheduled: ScheduledMachine, { site }: SiteNow): WorkTimes {
+  const of = `${scheduled.machine.version} ${site.version}`;
+  const known = kept.get(scheduled.facts);
+  if (known?.of === of) return known.times;
+  const times = workTimes(setUpOf(scheduled, site, null));
+  kept.set(scheduled.facts, { of, times });
+  return times;
+}
+
 /** The visit work of a machine, with what it takes in hands and parts. */
 function plannable(scheduled: ScheduledMachine, takes: TakesOfMachine, siteNow: SiteNow, until: CivilDate) {
-  const times = workTimes(setUpOf(scheduled, siteNow.site, null));
+  const times = timesOf(scheduled, siteNow);
   const worth = worthOf(scheduled, takes, siteNow, until);
   const items = scheduled.schedule.answers.flatMap((answer): PlannableItem[] => {
     const { id } = answer.item;

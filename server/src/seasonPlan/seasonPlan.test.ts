@@ -1,6 +1,7 @@
 import type {
   PublishPlanDto,
   SeasonPlanDto,
+  TodayDto,
   UpdateWorkshopDaysDto,
   VisitCardFieldsDto,
   WorkshopDaysDto,
@@ -138,6 +139,17 @@ describe('the plan', () => {
     });
     expect([status, faultsOf(body)]).toEqual([422, [[`#/cards/0/${field}`, code]]]);
     expect((await readPlan()).cards).toEqual([]);
+  });
+
+  it('is told on Today, as what comes today and tomorrow', async () => {
+    const plan = await openWorkshop();
+    const card = cardOf(plan);
+    const on = (days: number) => ({ ...card, on: addDays(civilDate(plan.today), days) });
+    await publish({ cards: [on(1), on(0), on(2)], version: plan.version });
+    const { body } = await yard.ask<TodayDto>('GET', '/api/today');
+    expect(body.visits.map((visit) => visit.on)).toEqual([plan.today, on(1).on]);
+    expect(body.visits[0]).toMatchObject({ itemIds: card.itemIds, isDone: false, openJobId: null });
+    expect(body.visits[0]?.lines.every(Boolean)).toBe(true);
   });
 
   it('has one visit of a machine on a day', async () => {

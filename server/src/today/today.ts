@@ -15,6 +15,7 @@ import { DefectList } from '../defect/defectList.js';
 import { Defects } from '../defect/defects.js';
 import { Person } from '../models/person.model.js';
 import { TopUps } from '../walk/topUps.js';
+import { nextVisits } from './nextVisits.js';
 import { ownMachines } from './ownMachines.js';
 import { Job } from '../models/job.model.js';
 import { mapGently } from '../queue/breather.js';
@@ -85,6 +86,7 @@ export class Today {
       ),
       more: Math.max(0, ranked.length - MACHINES_LISTED),
       counts: await countsOf(ranked),
+      visits: await nextVisits(today, jobOf),
       rounds: waiting.slice(0, MACHINES_LISTED).map(toWaiting),
       moreRounds: Math.max(0, waiting.length - MACHINES_LISTED),
       own,

@@ -44,6 +44,7 @@ const TODAY: TodayDto = {
     machine('F', [oil('fine', 48)]),
   ],
   more: 0,
+  visits: [],
   rounds: [],
   moreRounds: 0,
   own: [],

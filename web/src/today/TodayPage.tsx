@@ -12,6 +12,7 @@ import { StateMark } from '../schedule/StateShape.js';
 import { useIsOneOf } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import { MachineRow } from './MachineRow.js';
+import { NextVisits } from './NextVisits.js';
 import { OwnMachines } from './OwnMachines.js';
 import { Rounds } from './Rounds.js';
 import { TodaySide } from './TodaySide.js';
@@ -120,6 +121,7 @@ export function TodayPage() {
         <div className={styles.page}>
           <div>
             {isOperator ? <OwnMachines today={data} /> : null}
+            {isOperator ? null : <NextVisits visits={data.visits} today={data.today} />}
             <Groups today={data} isOperator={isOperator} />
           </div>
           <TodaySide today={data} />

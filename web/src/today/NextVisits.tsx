@@ -1,0 +1,68 @@
+import Button from '@mui/material/Button';
+import type { JobDto, NextVisitDto } from '@yugator/contracts';
+import { Link, useNavigate } from 'react-router';
+import { sentenceOf } from '../api/problem.js';
+import { useWrite } from '../api/useWrite.js';
+import { Caution } from '../page/Caution.js';
+import { Plate } from '../page/Plate.js';
+import { useIsOneOf } from '../session/useSession.js';
+import styles from './today.module.css';
+
+function Visit({ visit, isToday }: { visit: NextVisitDto; isToday: boolean }) {
+  const { machine, minutes, lines, itemIds, openJobId, isDone } = visit;
+  const navigate = useNavigate();
+  const mayOpen = useIsOneOf('crewLead', 'mechanic');
+  const open = useWrite<JobDto, { machineId: string; itemIds: string[] }>(
+    (body) => ({ method: 'POST', path: '/jobs', body }),
+    ['jobs'],
+    ({ id }) => void navigate(`/jobs/${id}`),
+  );
+  return (
+    <li className={styles.round}>
+      <Plate tag={machine.tag} to={machine.id} />
+      <span className={styles.what}>
+        <b>{machine.name}</b>
+        <span className={styles.reason}>
+          {isToday ? 'Today' : 'Tomorrow'}, {minutes} min: {lines.join(', ')}
+        </span>
+        {open.error ? <Caution title="Not opened">{<p>{sentenceOf(open.error)}</p>}</Caution> : null}
+      </span>
+      {isDone ? (
+        <span>done</span>
+      ) : !mayOpen ? null : openJobId ? (
+        <Button
+          component={Link}
+          to={`/jobs/${openJobId}`}
+          size="small"
+          aria-label={`Go on with the job: ${machine.tag}`}
+        >
+          Go on with the job
+        </Button>
+      ) : (
+        <Button
+          size="small"
+          loading={open.isPending}
+          aria-label={`Open the job: ${machine.tag}`}
+          onClick={() => open.mutate({ machineId: machine.id, itemIds })}
+        >
+          Open the job
+        </Button>
+      )}
+    </li>
+  );
+}
+
+/** What is planned for the workshop today and tomorrow. */
+export function NextVisits({ visits, today }: { visits: readonly NextVisitDto[]; today: string }) {
+  if (visits.length === 0) return null;
+  return (
+    <section aria-label="In the workshop">
+      <h2 className={styles.group}>In the workshop, as planned</h2>
+      <ul className={styles.rows}>
+        {visits.map((visit) => (
+          <Visit key={`${visit.machine.id} ${visit.on}`} visit={visit} isToday={visit.on === today} />
+        ))}
+      </ul>
+    </section>
+  );
+}
