@@ -44,10 +44,10 @@ describe('the plan of visits', () => {
   it('shows who comes when, for how long, and how full the workshop is', async () => {
     show('mechanic');
     await screen.findByText(/2 visits from today on, published/);
-    expect(wall().getByRole('button', { name: 'M-07, Tue 11: 43 min, 2 lines' })).toBeVisible();
-    expect(wall().getByRole('button', { name: 'T-02, Fri 14: 24 min, 1 line, locked' })).toBeVisible();
-    expect(wall().getByRole('columnheader', { name: /^Tue 11 43 of 120 min, 1 of 2 in/ })).toBeVisible();
-    expect(wall().getByRole('columnheader', { name: 'Wed 12 closed' })).toBeVisible();
+    expect(wall().getByRole('button', { name: 'M-07, Tue 11 May: 43 min 2 lines' })).toBeVisible();
+    expect(wall().getByRole('button', { name: 'T-02, Fri 14 May: 24 min 1 line, locked' })).toBeVisible();
+    expect(wall().getByRole('columnheader', { name: /^Tue 11 May 43 of 120 min 1 of 2 in/ })).toBeVisible();
+    expect(wall().getByRole('columnheader', { name: 'Wed 12 May closed' })).toBeVisible();
     expect(wall().getByText('2 due')).toBeVisible();
     expect(screen.queryByRole('button', { name: /Propose/ })).toBeNull();
   });
@@ -100,7 +100,7 @@ describe('the plan of visits', () => {
   it('says of a card why it is there, what another day costs, and moves, locks or takes it off', async () => {
     show('crewLead');
     await screen.findByText(/published/);
-    await press('M-07, Tue 11: 43 min, 2 lines', wall());
+    await press('M-07, Tue 11 May: 43 min 2 lines', wall());
     const dialog = within(await screen.findByRole('dialog'));
     expect(dialog.getByText(/of it 9 to fetch/)).toBeVisible();
     expect(dialog.getByText('Engine oil and filter', { exact: false })).toHaveTextContent(
@@ -110,9 +110,9 @@ describe('the plan of visits', () => {
     expect(dialog.getByText(/It (costs|saves) .*min/)).toBeVisible();
     await press('Move it', dialog);
     expect(await screen.findByText(/2 visits, 1 kept, 1 new, 1 taken back/)).toBeVisible();
-    await press('M-07, Fri 14: 43 min, 2 lines', wall());
+    await press('M-07, Fri 14 May: 43 min 2 lines', wall());
     await press('Lock on this day', within(await screen.findByRole('dialog')));
-    await press('M-07, Fri 14: 43 min, 2 lines, locked', wall());
+    await press('M-07, Fri 14 May: 43 min 2 lines, locked', wall());
     await press('Take it off', within(await screen.findByRole('dialog')));
     await waitFor(() => expect(wall().queryByRole('button', { name: /^M-07, / })).toBeNull());
   });
@@ -144,7 +144,7 @@ describe('the plan of visits', () => {
   it('opens the job that a card says', async () => {
     const { sent } = show('mechanic');
     await screen.findByText(/published/);
-    await press('M-07, Tue 11: 43 min, 2 lines', wall());
+    await press('M-07, Tue 11 May: 43 min 2 lines', wall());
     await press('Open the job', within(await screen.findByRole('dialog')));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({ path: '/api/jobs', body: { machineId: 'm1', itemIds: ['oil', 'air'] } });

@@ -51,8 +51,12 @@ function Fullness({ loads }: { loads: readonly DayLoad[] }) {
   const isOver = loads.some((load) => load.taken > load.minutes || load.visits > load.bays);
   return (
     <span className={isOver ? styles.over : undefined}>
-      <span className="fig">{Math.round(taken)}</span> of <span className="fig">{minutes}</span> min,{' '}
-      <span className="fig">{visits}</span> of <span className="fig">{bays}</span> in
+      <span>
+        <span className="fig">{Math.round(taken)}</span> of <span className="fig">{minutes}</span> min
+      </span>{' '}
+      <span>
+        <span className="fig">{visits}</span> of <span className="fig">{bays}</span> in
+      </span>
       {isOver ? <b> too full</b> : null}
       <span className={styles.bar} aria-hidden>
         <span style={{ width: `${Math.min(100, (100 * taken) / Math.max(1, minutes))}%` }} />
@@ -90,7 +94,7 @@ function CardButton({ card, plan, onOpen }: Pick<Props, 'plan' | 'onOpen'> & { c
       <span className="visually-hidden">
         {tag}, {on}:{' '}
       </span>
-      <span className="fig">{minutes}</span> min,{' '}
+      <span className="fig">{minutes}</span> min{' '}
       <span className={styles.count}>
         {countWords(card.items.length, 'line')}
         {card.isLocked ? ', locked' : ''}
