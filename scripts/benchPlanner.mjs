@@ -35,6 +35,12 @@ const GROUPS = [
     promised: [{ after: 15, median: 1 }],
   },
   {
+    name: '5 machines, 12 weeks, load 0.7',
+    sites: [1, 2, 3].map((seed) => ({ machines: 5, weeks: 12, seed, load: 0.7 })),
+    seconds: 30,
+    promised: [{ after: 31, median: 1 }],
+  },
+  {
     name: '20 machines, 12 weeks, load 0.7',
     sites: [1, 2, 3].map((seed) => ({ machines: 20, weeks: 12, seed, load: 0.7 })),
     seconds: 30,

@@ -90,6 +90,7 @@ export * from './planner/instance.js';
 export * from './planner/fromSchedule.js';
 export * from './planner/workOf.js';
 export * from './planner/judge.js';
+export * from './planner/partsHere.js';
 export * from './planner/settled.js';
 export * from './planner/workshopDays.js';
 export { planSeason, plannerSolver } from './planner/planSeason.js';

@@ -1,36 +1,18 @@
 import { Injectable } from '@nestjs/common';
-import type { ArrivalDto, BoughtArticleDto, BoughtFromDto, BuyingFactsDto } from '@yugator/contracts';
-import { addDays, roundQuantity } from '@yugator/core';
-import type { CivilDate } from '@yugator/core';
+import type { BoughtArticleDto, BoughtFromDto, BuyingFactsDto } from '@yugator/contracts';
+import { addDays } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
-import { OfferRow, Order, OrderLine, Supplier } from '../models/buying.model.js';
+import { OfferRow, Supplier } from '../models/buying.model.js';
 import { Article, FitRow, ItemArticleRow } from '../models/shelf.model.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { partsByKit } from '../shelf/kitParts.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { arrivalsByArticle } from './arrivals.js';
 import { machineNeeds } from './machineNeeds.js';
 
 const WEEKS = 26;
-
-/** What was ordered and is to come, by article. A day that is past comes today. */
-async function arrivalsByArticle(today: CivilDate): Promise<ReadonlyMap<string, ArrivalDto[]>> {
-  const lines = await OrderLine.findAll({
-    include: [{ model: Order, where: { isOpen: true }, required: true }],
-  });
-  const open = lines.flatMap(({ articleId, pack, packs, arrived, order }) => {
-    const quantity = roundQuantity((packs - arrived) * pack);
-    const on = order && order.expectedOn > today ? order.expectedOn : today;
-    return quantity > 0 ? [{ articleId, on, quantity }] : [];
-  });
-  return new Map(
-    [...grouped(open, ({ articleId }) => articleId)].map(([id, own]) => [
-      id,
-      own.map(({ on, quantity }) => ({ on, quantity })),
-    ]),
-  );
-}
 
 async function suppliersOf(sold: ReadonlySet<string>): Promise<BoughtFromDto[]> {
   const suppliers = await Supplier.findAll({

@@ -2,6 +2,7 @@ import type { PlannedMachineDto } from '@yugator/contracts';
 import {
   comingNeeds,
   daysBetween,
+  daysUntilHere,
   plannerMachine,
   wantsMakers,
   withSettled,
@@ -9,6 +10,7 @@ import {
   workTimes,
 } from '@yugator/core';
 import type {
+  Arrival,
   CivilDate,
   Fit,
   ItemArticle,
@@ -37,14 +39,15 @@ const USUAL_RATE_MINOR = 3_000;
 export interface TakesOfMachine {
   readonly fits: readonly Fit[];
   readonly ofLines: readonly ItemArticle[];
-  /** prices by article, in minor units */
+  /** by article: prices in minor units, what lies there, and what is to come */
   readonly prices: ReadonlyMap<string, number>;
+  readonly onHand: ReadonlyMap<string, number>;
+  readonly arrivals: ReadonlyMap<string, readonly Arrival[]>;
 }
 
 /** What is planned, and when the workshop is open. */
 export interface PlanTime {
   readonly span: PlanSpan;
-  readonly until: CivilDate;
   readonly days: readonly WorkshopDay[];
 }
 
@@ -54,13 +57,17 @@ export interface PlannedMachine {
   readonly told: PlannedMachineDto;
 }
 
-/** What the parts of each item are worth, in minutes of a mechanic. */
-function worthOf(
+/** What the parts of an item are worth in minutes of a mechanic, and days until all of them are here. */
+type Parts = Pick<PlannableItem, 'worth' | 'notBefore'>;
+
+const NO_PARTS: Parts = { worth: 0, notBefore: 0 };
+
+/** What each item takes from the shelf the next time that it is done. */
+function partsOf(
   { machine, schedule }: ScheduledMachine,
-  { fits, ofLines, prices }: TakesOfMachine,
+  { fits, ofLines, prices, onHand, arrivals }: TakesOfMachine,
   { site, today }: SiteNow,
-  until: CivilDate,
-): ReadonlyMap<string, number> {
+): ReadonlyMap<string, Parts> {
   const takes = {
     fits,
     ofLines,
@@ -68,13 +75,20 @@ function worthOf(
     makersOnly: wantsMakers(rulesOn(machine, site).parts, isCovered(machine, schedule.life, today)) !== null,
   };
   const perMinute = (site.labourRateMinor || USUAL_RATE_MINOR) / 60;
-  const first = schedule.comingUntil(until).filter(({ nth }) => nth === 0);
   return new Map(
-    first.map((work) => {
-      const costs = comingNeeds([work], takes).map(({ articles: [article] }) =>
-        article ? (prices.get(article.articleId) ?? 0) * article.quantity : 0,
+    schedule.answers.map(({ item, expectedOn }) => {
+      // Whether and when it comes is for the plan to say.
+      const on = expectedOn ?? today;
+      const work = { item, nth: 0, earlyOn: on, expectedOn: on, lateOn: on };
+      const needs = comingNeeds([work], takes).flatMap(({ articles }) => articles.slice(0, 1));
+      const cost = needs.reduce(
+        (sum, { articleId, quantity }) => sum + (prices.get(articleId) ?? 0) * quantity,
+        0,
       );
-      return [work.item.id, costs.reduce((sum, cost) => sum + cost, 0) / perMinute];
+      const days = needs.map(({ articleId, quantity }) =>
+        daysUntilHere(quantity, onHand.get(articleId) ?? 0, arrivals.get(articleId) ?? [], today),
+      );
+      return [item.id, { worth: cost / perMinute, notBefore: Math.max(0, ...days) }];
     }),
   );
 }
@@ -93,15 +107,15 @@ function timesOf(scheduled: ScheduledMachine, { site }: SiteNow): WorkTimes {
 }
 
 /** The visit work of a machine, with what it takes in hands and parts. */
-function plannable(scheduled: ScheduledMachine, takes: TakesOfMachine, siteNow: SiteNow, until: CivilDate) {
+function plannable(scheduled: ScheduledMachine, takes: TakesOfMachine, siteNow: SiteNow) {
   const times = timesOf(scheduled, siteNow);
-  const worth = worthOf(scheduled, takes, siteNow, until);
+  const parts = partsOf(scheduled, takes, siteNow);
   const items = scheduled.schedule.answers.flatMap((answer): PlannableItem[] => {
     const { id } = answer.item;
     const info = scheduled.info.get(id);
     const own = times.items.get(id);
     if (!own || workPlaceOf(answer.item, info?.minutes ?? 0, info?.doneIn ?? null) === 'walk') return [];
-    return [{ answer, ...own, worth: worth.get(id) ?? 0, notBefore: 0 }];
+    return [{ answer, ...own, ...(parts.get(id) ?? NO_PARTS) }];
   });
   return { setUp: times.setUp, shared: times.shared, items };
 }
@@ -122,10 +136,10 @@ export function plannedMachine(
   takes: TakesOfMachine,
   cards: readonly VisitCard[],
   siteNow: SiteNow,
-  { span, until, days }: PlanTime,
+  { span, days }: PlanTime,
 ): PlannedMachine {
   const { machine, schedule } = scheduled;
-  const base = { id: machine.id, schedule, ...plannable(scheduled, takes, siteNow, until) };
+  const base = { id: machine.id, schedule, ...plannable(scheduled, takes, siteNow) };
   const planner = plannerMachine({ ...base, locked: [], published: [] }, span);
   const places = new Map(planner.items.map(({ id }, place) => [id, place]));
   const visits = cards.flatMap((card) => {

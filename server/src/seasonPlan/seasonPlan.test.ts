@@ -12,7 +12,7 @@ import type { Refused } from '../testing/fitActs.js';
 import { yardOfFile } from '../testing/testApp.js';
 
 const yard = yardOfFile('Europe/London');
-const { register } = fitActs(() => yard);
+const { register, oil, fit, receive, say } = fitActs(() => yard);
 
 const CLOSED = { minutes: 0, bays: 0 };
 const OPEN = { minutes: 240, bays: 2 };
@@ -94,6 +94,37 @@ describe('the plan', () => {
       expect(items.length === 0 || setUp > 0).toBe(true);
     }
     expect(instance.machines.some(({ items }) => items.length > 0)).toBe(true);
+  });
+
+  it('does nothing before its parts are here, where they were ordered', async () => {
+    const plan = await openWorkshop();
+    const machine = await register('P-1');
+    const mineral = await oil('Larkoil', '10W-30', 'API SN');
+    expect((await say(machine.id, [fit('engineOil', mineral, { quantity: 2 })])).status).toBe(200);
+    const due = async () => {
+      const { instance, machines } = await readPlan();
+      const at = machines.findIndex(({ id }) => id === machine.id);
+      return instance.machines[at]?.items.filter(({ worth }) => worth > 0).map(({ notBefore }) => notBefore);
+    };
+    // Nobody ordered any: it can be bought by any day.
+    expect(new Set(await due())).toEqual(new Set([0]));
+    const supplier = await yard.ask<{ id: string }>('POST', '/api/suppliers', {
+      body: { name: 'Larch', leadDays: 2, carriageMinor: 0, freeFromMinor: null, note: '' },
+    });
+    const line = { articleId: mineral, number: '', pack: 5, packs: 1, priceMinor: 2500 };
+    const ordered = await yard.ask('POST', '/api/orders', {
+      body: {
+        supplierId: supplier.body.id,
+        lines: [line],
+        carriageMinor: 0,
+        expectedOn: addDays(civilDate(plan.today), 9),
+        note: '',
+      },
+    });
+    expect(ordered.status).toBe(201);
+    expect(new Set(await due())).toEqual(new Set([9]));
+    await receive(mineral, 5);
+    expect(new Set(await due())).toEqual(new Set([0]));
   });
 
   it('is published as a whole, and is what the next one is made against', async () => {

@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import type { FieldFaultDto, PublishPlanDto, SeasonPlanDto, VisitCardFieldsDto } from '@yugator/contracts';
-import { addDays, civilDate, workshopDays } from '@yugator/core';
+import { civilDate, workshopDays } from '@yugator/core';
 import type { CivilDate, PlannerInstance } from '@yugator/core';
 import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
+import { arrivalsByArticle } from '../buying/arrivals.js';
 import { grouped } from '../database/grouped.js';
 import { inChunks } from '../database/inChunks.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -14,6 +15,7 @@ import { namesById } from '../people/namesById.js';
 import { fault, fieldProblem, stale } from '../problem/problem.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { cardMinutes } from './cardMinutes.js';
 import { plannedMachine } from './planInstance.js';
@@ -44,6 +46,7 @@ export class SeasonPlans {
     private readonly calendar: SiteCalendar,
     private readonly schedule: FleetSchedule,
     private readonly days: WorkshopDays,
+    private readonly shelf: Shelf,
   ) {}
 
   async read(weeks = WEEKS): Promise<SeasonPlanDto> {
@@ -108,7 +111,7 @@ export class SeasonPlans {
     const siteNow = await this.calendar.read();
     const { today, site } = siteNow;
     const horizon = weeks * 7;
-    const [scheduled, days, cards, fits, lines, articles] = await Promise.all([
+    const [scheduled, days, cards, fits, lines, articles, onHand, orders] = await Promise.all([
       this.schedule.read(),
       this.days.read(),
       VisitCard.findAll({
@@ -119,20 +122,24 @@ export class SeasonPlans {
       FitRow.findAll(),
       ItemArticleRow.findAll(),
       Article.findAll({ attributes: ['id', 'priceMinor'], raw: true }),
+      this.shelf.onHandById(),
+      arrivalsByArticle(today),
     ]);
+    const arrivals = new Map(
+      [...orders].map(([id, own]) => [id, own.map(({ on, quantity }) => ({ on: civilDate(on), quantity }))]),
+    );
     const prices = new Map(articles.map(({ id, priceMinor }) => [id, priceMinor]));
     const fitsOf = grouped(fits, ({ machineId }) => machineId);
     const linesOf = grouped(lines, ({ itemId }) => itemId);
     const cardsOf = grouped(cards, ({ machineId }) => machineId);
     const span = { today, horizon, grid: site.hoursGrid };
-    const until = addDays(today, horizon - 1);
     const exceptions = days.exceptions.map((each) => ({ ...each, on: civilDate(each.on) }));
     const open = workshopDays(days.week, exceptions, today, horizon);
     const machines = await mapGently(scheduled, (each) => {
       const { id } = each.machine;
       const ofLines = each.facts.items.flatMap((item) => linesOf.get(item.id) ?? []);
-      const takes = { fits: fitsOf.get(id) ?? [], ofLines, prices };
-      return plannedMachine(each, takes, cardsOf.get(id) ?? [], siteNow, { span, until, days: open });
+      const takes = { fits: fitsOf.get(id) ?? [], ofLines, prices, onHand, arrivals };
+      return plannedMachine(each, takes, cardsOf.get(id) ?? [], siteNow, { span, days: open });
     });
     const instance: PlannerInstance = {
       horizon,
