@@ -1,4 +1,5 @@
 import { f64, i32, one, u8 } from './dense.js';
+import { visitMinutesOf } from './instance.js';
 import type { PlannedVisit, PlannerInstance } from './instance.js';
 import { arcOf } from './tables.js';
 import type { MachineTable } from './tables.js';
@@ -25,15 +26,6 @@ export interface Column {
   readonly key: string;
 }
 
-/** Minutes of a visit: set-up, each opening once, and the work. */
-export function visitMinutes(table: MachineTable, items: readonly number[]): number {
-  const opened = new Set(items.flatMap((item) => one(table.items, item).access));
-  let minutes = table.setUp;
-  for (const access of opened) minutes += f64(table.access, access);
-  for (const item of items) minutes += one(table.items, item).minutes;
-  return minutes;
-}
-
 /** What the arcs of an item cost along an assignment. */
 export function arcsCost(table: MachineTable, item: number, done: Assignment): number {
   const { n, width } = table;
@@ -58,7 +50,7 @@ export function columnOf(table: MachineTable, done: Assignment): Column {
   for (let node = 1; node <= n; node += 1) {
     const own = [...table.items.keys()].filter((item) => isDone(done, width, item, node));
     if (own.length === 0) continue;
-    const taken = visitMinutes(table, own);
+    const taken = visitMinutesOf(table, own);
     nodes.push(node);
     minutes.push(taken);
     items.push(own);

@@ -99,8 +99,15 @@ export interface PlannedVisit {
 /** The visits of each machine, in the order of the instance, each in order of days. */
 export type SeasonPlan = readonly (readonly PlannedVisit[])[];
 
+/** What the minutes of a visit follow from. */
+export interface VisitTimes {
+  readonly setUp: number;
+  readonly access: ArrayLike<number>;
+  readonly items: readonly Pick<PlannerItem, 'minutes' | 'access'>[];
+}
+
 /** Minutes of a visit of a machine: set-up, each opening once, and the work of some items, by their places. */
-export function visitMinutesOf({ setUp, access, items }: PlannerMachine, places: readonly number[]): number {
+export function visitMinutesOf({ setUp, access, items }: VisitTimes, places: readonly number[]): number {
   const opened = new Set(places.flatMap((place) => items[place]?.access ?? []));
   const work = places.reduce((sum, place) => sum + (items[place]?.minutes ?? 0), 0);
   return [...opened].reduce((sum, place) => sum + (access[place] ?? 0), setUp + work);

@@ -127,11 +127,6 @@ export function machineTable(instance: PlannerInstance, place: number): MachineT
   };
 }
 
-/** The number of arcs of a machine. */
-export function arcCount({ items }: MachineTable): number {
-  return items.reduce((sum, { tails }) => sum + tails.length, 0);
-}
-
 /** What an arc costs. */
 export function arcOf({ costs }: ItemTable, width: number, from: number, to: number): number {
   return f64(costs, from * width + to);

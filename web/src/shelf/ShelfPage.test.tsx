@@ -114,7 +114,7 @@ describe('the shelf', () => {
     await screen.findByText('Oil change kit');
     await press('Went away: Oil change kit');
     const dialog = within(await screen.findByRole('dialog'));
-    await choose('What became of it', 'Lent, or taken to another shed');
+    await choose('What became of it', 'Lent');
     server.refuse({
       status: 422,
       detail: 'd',
