@@ -68,7 +68,6 @@ export class TodayCountsDto {
   coming!: number;
 }
 
-/** What bites now. */
 /** A visit that is planned for today or tomorrow. */
 export class NextVisitDto {
   machine!: { id: string; tag: string; name: string };
@@ -83,6 +82,7 @@ export class NextVisitDto {
   isDone!: boolean;
 }
 
+/** What bites now. */
 export class TodayDto {
   /** civil date at the site */
   today!: string;

@@ -59,11 +59,13 @@ function jumpsLocked({ machine, place }: Looked, { from, to }: Arc): boolean {
 /** Whether an item may be done again at the end of an arc. */
 export function mayBeDone(of: Looked, { from, to }: Arc, share: number): boolean {
   const { item, machine } = of;
+  // What somebody settled may be done on its day, whatever speaks against it.
+  if (isLockedOn(of, to)) return true;
   if (to < item.notBefore) return false;
   const { season, layUp } = machine;
   const isWoken = mustWake(of, from) && season !== null && to >= season.wakeFrom && to < season.start;
   const isLaidUp = mustLayUp(of, from) && layUp !== null && to >= layUp.end;
-  if (share < item.leastShare && !isWoken && !isLaidUp && !isLockedOn(of, to)) return false;
+  if (share < item.leastShare && !isWoken && !isLaidUp) return false;
   return item.hoursToMark !== null || share <= MOST_SHARE || from === null;
 }
 
@@ -104,13 +106,10 @@ function lateCost({ machine, item }: Looked, from: number | null, used: Used): n
   return Math.max(0, cost - latenessCost(machine, item, usedOn(machine, item, null, 0)));
 }
 
-function onceCost(
-  { item }: Looked,
-  { from, to, isEnd }: Arc,
-  once: NonNullable<PlannerItem['once']>,
-): number {
+function onceCost(of: Looked, { from, to, isEnd }: Arc, once: NonNullable<PlannerItem['once']>): number {
+  const { item } = of;
   if (from !== null) return isEnd ? 0 : Infinity;
-  if (!isEnd && to < Math.max(once.from, item.notBefore)) return Infinity;
+  if (!isEnd && to < Math.max(once.from, item.notBefore) && !isLockedOn(of, to)) return Infinity;
   return item.latePerDay * pastLimit(to - once.due, ONCE_LIMIT);
 }
 

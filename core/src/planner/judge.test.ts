@@ -1,4 +1,4 @@
-import { dayLoads, planChange, visitsCost } from './judge.js';
+import { dayLoads, planChange, visitsJudge } from './judge.js';
 import { one } from './dense.js';
 import { plannedByHand } from './testing/byHand.js';
 import { inventedSite } from './testing/invented.js';
@@ -11,7 +11,7 @@ it('says what the visits of a machine cost, as walking them day by day does', ()
   for (const [at, machine] of site.machines.entries()) {
     const visits = one(plan, at);
     const alone = walked({ ...site, machines: [machine] }, [visits]);
-    expect(visitsCost(site, at, visits)).toBeCloseTo(alone.cost, 6);
+    expect(visitsJudge(site, at)(visits)).toBeCloseTo(alone.cost, 6);
   }
 });
 
@@ -19,9 +19,10 @@ it('says no cost of what may not be: a day without a workshop, or work just afte
   const [first] = site.machines;
   const [day, next] = site.days;
   if (!first || !day || !next) throw new Error('The site is too small.');
-  expect(visitsCost(site, 0, [{ day: day.day + 1, items: [0] }])).toBeNull();
+  const judge = visitsJudge(site, 0);
+  expect(judge([{ day: day.day + 1, items: [0] }])).toBeNull();
   const twice = [day, next].map((each) => ({ day: each.day, items: [first.items.length - 1] }));
-  expect(visitsCost(site, 0, twice)).toBeNull();
+  expect(judge(twice)).toBeNull();
 });
 
 it('says how full each workshop day is', () => {

@@ -4,22 +4,26 @@ import { visitMinutesOf } from './instance.js';
 import type { PlannedVisit, PlannerInstance, SeasonPlan } from './instance.js';
 import { machineTable, nodeOfDay } from './tables.js';
 
-/** What the visits of one machine cost, in minutes; null where they may not be: too early, on a day when it does not come, or jumped. */
-export function visitsCost(
+/**
+ * Judges visits of one machine: what they cost, in minutes; null where they may not be: too early, on a day when it does not come, or past
+ * one that is settled.
+ */
+export function visitsJudge(
   instance: PlannerInstance,
   machine: number,
-  visits: readonly PlannedVisit[],
-): number | null {
+): (visits: readonly PlannedVisit[]) => number | null {
   const table = machineTable(instance, machine);
-  const done = new Uint8Array(table.items.length * table.width);
-  for (const { day, items } of visits) {
-    const place = instance.days.findIndex((each) => each.day === day);
-    const node = place < 0 ? 0 : nodeOfDay(table, place);
-    if (node === 0) return null;
-    for (const item of items) done[item * table.width + node] = 1;
-  }
-  const { cost } = columnOf(table, done);
-  return cost < Infinity ? cost : null;
+  return (visits) => {
+    const done = new Uint8Array(table.items.length * table.width);
+    for (const { day, items } of visits) {
+      const place = instance.days.findIndex((each) => each.day === day);
+      const node = place < 0 ? 0 : nodeOfDay(table, place);
+      if (node === 0) return null;
+      for (const item of items) done[item * table.width + node] = 1;
+    }
+    const { cost } = columnOf(table, done);
+    return cost < Infinity ? cost : null;
+  };
 }
 
 /** What of a workshop day is taken. */

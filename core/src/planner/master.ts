@@ -1,3 +1,4 @@
+import type { SparseMatrix } from '../solver/highs.js';
 import type { Column } from './column.js';
 import { f64, one } from './dense.js';
 import type { Pool } from './pool.js';
@@ -8,27 +9,13 @@ interface NewColumns {
   readonly cost: Float64Array;
   readonly lower: Float64Array;
   readonly upper: Float64Array;
-  readonly matrix: {
-    readonly format: 'csc';
-    readonly numRows: number;
-    readonly numCols: number;
-    readonly starts: Int32Array;
-    readonly indices: Int32Array;
-    readonly values: Float64Array;
-  };
+  readonly matrix: SparseMatrix<'csc'>;
 }
 
 interface NewRows {
   readonly lower: Float64Array;
   readonly upper: Float64Array;
-  readonly matrix: {
-    readonly format: 'csr';
-    readonly numRows: number;
-    readonly numCols: number;
-    readonly starts: Int32Array;
-    readonly indices: Int32Array;
-    readonly values: Float64Array;
-  };
+  readonly matrix: SparseMatrix<'csr'>;
 }
 
 interface GrowingModel {

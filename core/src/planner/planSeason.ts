@@ -13,7 +13,7 @@ import { Master } from './master.js';
 import type { GrowingRuntime, MasterAnswer } from './master.js';
 import { costOfChoice, Pool } from './pool.js';
 import type { Choice } from './pool.js';
-import { randomFrom } from './random.js';
+import { seeded } from '../usage/backTest/seeded.js';
 import { seedPool, widen } from './variants.js';
 
 /** How long is planned, and how near to the best is near enough. */
@@ -81,7 +81,7 @@ class Planning {
   ) {
     this.began = effort.now();
     this.until = effort.milliseconds;
-    this.random = randomFrom((effort.seed ?? 1) + 77);
+    this.random = seeded((effort.seed ?? 1) + 77);
     this.pool = new Pool(instance);
     this.best = greedyPlan(this.pool);
     this.cost = costOfChoice(this.best);

@@ -1,6 +1,6 @@
 import { highsRuntime } from '../solver/testing/loadedHighs.js';
 import { planSeason, plannerSolver } from './planSeason.js';
-import { randomFrom } from './random.js';
+import { seeded } from '../usage/backTest/seeded.js';
 import { withSettled } from './settled.js';
 import { inventedSite } from './testing/invented.js';
 import { walked } from './testing/walked.js';
@@ -8,7 +8,7 @@ import { walked } from './testing/walked.js';
 it.each([1, 2, 3, 4, 5, 6])(
   'visits that somebody settles stand in every plan, whatever they are: site %i',
   async (seed) => {
-    const random = randomFrom(seed);
+    const random = seeded(seed);
     const site = inventedSite({ machines: 6, weeks: 8, seed, load: null });
     const of = <T>(list: readonly T[]): T[] =>
       list.length ? [list[Math.floor(random() * list.length)] as T] : [];

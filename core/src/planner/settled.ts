@@ -1,14 +1,4 @@
-import type { PlannerInstance, PlannerItem, PlannerMachine, SettledVisit } from './instance.js';
-
-/** What somebody settled may be done on its day, whatever speaks against it: parts come in time, and it is not too early. */
-function mayBeOn(item: PlannerItem, day: number): PlannerItem {
-  const { once, notBefore } = item;
-  return {
-    ...item,
-    notBefore: Math.min(notBefore, day),
-    once: once && { ...once, from: Math.min(once.from, day) },
-  };
-}
+import type { PlannerInstance, PlannerMachine, SettledVisit } from './instance.js';
 
 /** A machine with visits that are settled. Those on days without a workshop cannot be kept, and are left out. */
 export function withSettled(
@@ -32,9 +22,5 @@ export function withSettled(
         : [],
     }))
     .filter(({ items }) => items.length > 0);
-  const items = machine.items.map((item, place) => {
-    const first = locked.filter((visit) => visit.items.includes(place)).map(({ day }) => day);
-    return first.length ? mayBeOn(item, Math.min(...first)) : item;
-  });
-  return { ...machine, items, locked };
+  return { ...machine, locked };
 }

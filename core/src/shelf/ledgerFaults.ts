@@ -52,17 +52,17 @@ function ownFault(movement: ToldMovement, all: readonly ToldMovement[]): LedgerF
 export function leftOfLots(
   movements: readonly ToldMovement[],
 ): ({ readonly left: number; readonly leftMinor: number } | null)[] {
-  const taken = new Map<number, ToldTake[]>();
-  for (const take of movements.flatMap(({ takes }) => takes))
-    if (take.lot !== null) taken.set(take.lot, [...(taken.get(take.lot) ?? []), take]);
-  return movements.map((movement, at) => {
-    if (!isLot(movement)) return null;
-    const own = taken.get(at) ?? [];
-    return {
-      left: roundQuantity(movement.quantity - sum(own, ({ quantity }) => quantity)),
-      leftMinor: movement.valueMinor - sum(own, ({ lotMinor }) => lotMinor),
-    };
-  });
+  const quantities = movements.map(({ quantity }) => quantity);
+  const worths = movements.map(({ valueMinor }) => valueMinor);
+  for (const { takes } of movements)
+    for (const { lot, quantity, lotMinor } of takes) {
+      if (lot === null || quantities[lot] === undefined) continue;
+      quantities[lot] -= quantity;
+      worths[lot] = (worths[lot] ?? 0) - lotMinor;
+    }
+  return movements.map((movement, at) =>
+    isLot(movement) ? { left: roundQuantity(quantities[at] ?? 0), leftMinor: worths[at] ?? 0 } : null,
+  );
 }
 
 /** All that does not add up in the movements of one article: what went out of which lot, at what cost, and what is left. */

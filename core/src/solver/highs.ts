@@ -1,5 +1,15 @@
 import type { Effort, Mip, MipSolution, SolveMip } from './mip.js';
 
+/** What stands in the rows or columns of a program, one after the other. */
+export interface SparseMatrix<Format extends 'csr' | 'csc'> {
+  readonly format: Format;
+  readonly numRows: number;
+  readonly numCols: number;
+  readonly starts: Int32Array;
+  readonly indices: Int32Array;
+  readonly values: Float64Array;
+}
+
 /** A program as the solver takes it: dense columns and rows, the terms row by row. */
 interface ModelArrays {
   readonly numCols: number;
@@ -10,14 +20,7 @@ interface ModelArrays {
   readonly rowLower: Float64Array;
   readonly rowUpper: Float64Array;
   readonly integrality: Int32Array;
-  readonly matrix: {
-    readonly format: 'csr';
-    readonly numRows: number;
-    readonly numCols: number;
-    readonly starts: Int32Array;
-    readonly indices: Int32Array;
-    readonly values: Float64Array;
-  };
+  readonly matrix: SparseMatrix<'csr'>;
 }
 
 interface BetterFound {

@@ -1,5 +1,6 @@
 import type { PlannedMachineDto } from '@yugator/contracts';
 import {
+  civilDate,
   comingNeeds,
   daysBetween,
   daysUntilHere,
@@ -127,7 +128,7 @@ function visitOf(
   today: CivilDate,
 ): SettledVisit | null {
   const items = (card.items ?? []).flatMap(({ itemId }) => places.get(itemId) ?? []);
-  return items.length ? { day: daysBetween(today, card.onDay as CivilDate), items } : null;
+  return items.length ? { day: daysBetween(today, civilDate(card.onDay)), items } : null;
 }
 
 /** A machine as the plan sees it, with the cards that the crew was told of. */

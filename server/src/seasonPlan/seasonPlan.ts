@@ -11,6 +11,7 @@ import { UnitOfWork } from '../database/unitOfWork.js';
 import type { Person } from '../models/person.model.js';
 import { VisitCard, VisitCardItem } from '../models/plan.model.js';
 import { Article, FitRow, ItemArticleRow } from '../models/shelf.model.js';
+import type { Site } from '../models/site.model.js';
 import { namesById } from '../people/namesById.js';
 import { fault, fieldProblem, stale } from '../problem/problem.js';
 import { mapGently } from '../queue/breather.js';
@@ -73,13 +74,15 @@ export class SeasonPlans {
   /** Puts cards in place of all that the crew was told of from today on. */
   async publish({ cards, version }: PublishPlanDto, caller: Person): Promise<SeasonPlanDto> {
     const { now } = await this.calendar.read();
-    return this.work.run(async () => {
+    await this.checkVersion(await planSite(), version);
+    // Whole schedules are worked out before anything is locked.
+    const { today, machines } = await this.facts(WEEKS);
+    const byId = new Map(machines.map((machine) => [machine.told.id, machine]));
+    const faults = cards.flatMap((card, at) => cardFaults(card, byId, today, `/cards/${at}`));
+    if (faults.length) throw fieldProblem(...faults);
+    await this.work.run(async () => {
       const site = await planSite(true);
-      if (site.planVersion !== version) throw stale('season plan', await this.read());
-      const { today, machines } = await this.facts(WEEKS);
-      const byId = new Map(machines.map((machine) => [machine.told.id, machine]));
-      const faults = cards.flatMap((card, at) => cardFaults(card, byId, today, `/cards/${at}`));
-      if (faults.length) throw fieldProblem(...faults);
+      await this.checkVersion(site, version);
       await VisitCard.destroy({ where: { onDay: { [Op.gte]: today } } });
       const rows = cards.map((card) => ({ id: uuid(), card }));
       await inChunks(rows, (chunk) =>
@@ -103,8 +106,12 @@ export class SeasonPlans {
         planPublishedById: caller.id,
       });
       this.work.changed('plan');
-      return this.read();
     });
+    return this.read();
+  }
+
+  private async checkVersion({ planVersion }: Site, version: number): Promise<void> {
+    if (planVersion !== version) throw stale('season plan', await this.read());
   }
 
   private async facts(weeks: number): Promise<PlanFacts> {

@@ -1,11 +1,10 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import { useQuery } from '@tanstack/react-query';
-import type { DueLineDto, JobDto, OpenJobDto, ProposalDto, VisitDto } from '@yugator/contracts';
+import type { DueLineDto, ProposalDto, VisitDto } from '@yugator/contracts';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
-import { useWrite } from '../api/useWrite.js';
 import { Caution } from '../page/Caution.js';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
@@ -20,6 +19,7 @@ import { FetchList, TimeWords } from './FetchList.js';
 import { jobQueries } from './jobQueries.js';
 import { SEVERITY_WORDS } from './outcomeWords.js';
 import styles from './sheet.module.css';
+import { useOpenJob } from './useOpenJob.js';
 import { useSheet } from './useSheet.js';
 
 /** Why an item is worth doing in this visit. */
@@ -76,14 +76,9 @@ function Choice({ line, proposal, isChosen, onChoose }: ChoiceProps) {
 }
 
 function Total({ visit, chosen }: { visit: VisitDto; chosen: ReadonlySet<string> }) {
-  const navigate = useNavigate();
   const items = visit.setUp.items.filter(({ id }) => chosen.has(id));
   const sheet = useSheet({ setUp: { ...visit.setUp, items } });
-  const open = useWrite<JobDto, OpenJobDto>(
-    (body) => ({ method: 'POST', path: '/jobs', body }),
-    ['jobs'],
-    (job) => void navigate(`/jobs/${job.id}`),
-  );
+  const open = useOpenJob();
   const begin = () => open.mutate({ machineId: visit.machine.id, itemIds: items.map(({ id }) => id) });
   return (
     <section className={styles.total} aria-label="The visit">

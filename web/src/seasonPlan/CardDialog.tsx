@@ -3,20 +3,19 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import type { JobDto, SeasonPlanDto } from '@yugator/contracts';
-import { dayLoads, visitMinutesOf, visitsCost } from '@yugator/core';
-import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import type { SeasonPlanDto } from '@yugator/contracts';
+import { dayLoads, visitMinutesOf, visitsJudge } from '@yugator/core';
+import { useMemo, useState } from 'react';
 import { sentenceOf } from '../api/problem.js';
-import { useWrite } from '../api/useWrite.js';
 import { Choose } from '../form/Choose.js';
+import { useOpenJob } from '../job/useOpenJob.js';
 import { Caution } from '../page/Caution.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
-import { nearDayWords } from '../words/dates.js';
-import { isSame, minutesOf, moved, planOfCards } from './cards.js';
+import { nearDayWords, shortDayWords } from '../words/dates.js';
+import { isSame, minutesOf, moved, planOfCards, settledBy } from './cards.js';
 import type { Card } from './cards.js';
 import styles from './plan.module.css';
-import { dayOn, shortDay } from './wallWords.js';
+import { dayOn } from './wallWords.js';
 
 interface Props {
   readonly plan: SeasonPlanDto;
@@ -26,15 +25,27 @@ interface Props {
   readonly onLeave: () => void;
 }
 
-/** What the visits of a card's machine cost, with cards as they would be; null where they may not be. */
-function costOf({ instance }: SeasonPlanDto, cards: readonly Card[], machine: number): number | null {
-  return visitsCost(instance, machine, planOfCards(cards, instance)[machine] ?? []);
+/** What cards of one machine cost; null where they may not be. */
+type Judge = (cards: readonly Card[]) => number | null;
+
+/** Judges cards of a machine under the locks that these cards have. */
+function judgeUnder(locks: readonly Card[], { instance }: SeasonPlanDto, machine: number): Judge {
+  const judge = visitsJudge(settledBy(locks, instance), machine);
+  return (cards) => judge(planOfCards(cards, instance)[machine] ?? []);
 }
 
 /** What it costs to have a card on another day, and whether that is too full then. */
-function moveWords(plan: SeasonPlanDto, cards: readonly Card[], card: Card, day: number): string {
+function moveWords(
+  plan: SeasonPlanDto,
+  cards: readonly Card[],
+  card: Card,
+  day: number,
+  judge: Judge,
+): string {
   const after = moved(cards, card, day);
-  const [before, then] = [costOf(plan, cards, card.machine), costOf(plan, after, card.machine)];
+  // A lock goes with its card.
+  const then = (card.isLocked ? judgeUnder(after, plan, card.machine) : judge)(after);
+  const before = judge(cards);
   const load = dayLoads(plan.instance, planOfCards(after, plan.instance)).find((each) => each.day === day);
   const isFull = load !== undefined && (load.taken > load.minutes || load.visits > load.bays);
   const full = isFull ? ' The day is too full then.' : '';
@@ -47,14 +58,13 @@ function moveWords(plan: SeasonPlanDto, cards: readonly Card[], card: Card, day:
     : `It saves ${-more} min.${full}`;
 }
 
-/** What leaving a line out of a card would cost. */
-function leaveOutWords(plan: SeasonPlanDto, cards: readonly Card[], card: Card, place: number): string {
+/** What leaving a line out of a card would cost; of a locked one, which is settled, nothing is said. */
+function leaveOutWords(cards: readonly Card[], card: Card, place: number, judge: Judge): string {
+  if (card.isLocked) return '';
   const others = cards.filter((each) => !isSame(each, card));
   const items = card.items.filter((each) => each !== place);
-  const [before, then] = [
-    costOf(plan, cards, card.machine),
-    costOf(plan, items.length ? [...others, { ...card, items }] : others, card.machine),
-  ];
+  const before = judge(cards);
+  const then = judge(items.length ? [...others, { ...card, items }] : others);
   if (before === null || then === null) return '';
   const more = Math.round(then - before);
   return more > 0 ? `left out, it would cost ${more} min more` : '';
@@ -63,16 +73,12 @@ function leaveOutWords(plan: SeasonPlanDto, cards: readonly Card[], card: Card, 
 /** A card of the wall: what is done, why then, and what can be done with it. */
 export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
   const { today } = useSession();
-  const navigate = useNavigate();
   const mayPlan = useIsOneOf('crewLead');
   const [to, setTo] = useState(String(card.day));
+  const judge = useMemo(() => judgeUnder(cards, plan, card.machine), [cards, plan, card.machine]);
   const machine = plan.machines[card.machine];
   const own = plan.instance.machines[card.machine];
-  const open = useWrite<JobDto, { machineId: string; itemIds: string[] }>(
-    (body) => ({ method: 'POST', path: '/jobs', body }),
-    ['jobs', 'plan'],
-    ({ id }) => void navigate(`/jobs/${id}`),
-  );
+  const open = useOpenJob();
   if (!machine || !own) return null;
   const change = (next: readonly Card[]) => {
     onChange(next);
@@ -83,7 +89,7 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
   return (
     <Dialog open onClose={onLeave} fullWidth maxWidth="sm" aria-labelledby="card-title">
       <DialogTitle id="card-title">
-        {machine.tag}, {shortDay(dayOn(plan, card.day))}
+        {machine.tag}, {shortDayWords(dayOn(plan, card.day))}
       </DialogTitle>
       <DialogContent>
         <p>
@@ -101,7 +107,7 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
                   {[
                     `${Math.round(own.items[place]?.minutes ?? 0)} min`,
                     item?.expectedOn ? `due ${nearDayWords(item.expectedOn, today)}` : '',
-                    leaveOutWords(plan, cards, card, place),
+                    leaveOutWords(cards, card, place, judge),
                   ]
                     .filter(Boolean)
                     .join(', ')}
@@ -119,12 +125,12 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
               value={to}
               choices={plan.instance.days.map((each) => [
                 String(each.day),
-                `${shortDay(dayOn(plan, each.day))}, ${nearDayWords(dayOn(plan, each.day), today)}`,
+                `${shortDayWords(dayOn(plan, each.day))}, ${nearDayWords(dayOn(plan, each.day), today)}`,
               ])}
               onChange={setTo}
             />
             <p aria-live="polite" className="soft">
-              {day === card.day ? 'As it is planned.' : moveWords(plan, cards, card, day)}
+              {day === card.day ? 'As it is planned.' : moveWords(plan, cards, card, day, judge)}
             </p>
           </>
         ) : null}

@@ -141,6 +141,20 @@ describe('the plan of visits', () => {
     });
   });
 
+  it('says what another day costs of a card that is locked, whose lock goes with it', async () => {
+    show('crewLead');
+    await screen.findByText(/published/);
+    await press('T-02, Fri 14 May: 24 min 1 line, locked', wall());
+    const dialog = within(await screen.findByRole('dialog'));
+    expect(dialog.queryByText(/left out/)).toBeNull();
+    await choose('On', /^Tue 18/, dialog);
+    expect(dialog.getByText(/It (costs|saves) .*min|It costs the same/)).toBeVisible();
+    await press('Move it', dialog);
+    expect(
+      await wall().findByRole('button', { name: 'T-02, Tue 18 May: 24 min 1 line, locked' }),
+    ).toBeVisible();
+  });
+
   it('opens the job that a card says', async () => {
     const { sent } = show('mechanic');
     await screen.findByText(/published/);

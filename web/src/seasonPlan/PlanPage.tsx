@@ -15,7 +15,7 @@ import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
-import { momentWords } from '../words/dates.js';
+import { momentWords, shortDayWords } from '../words/dates.js';
 import { CardDialog } from './CardDialog.js';
 import { cardsOfPlan, planOfCards, publishedCards, settledBy, toFields } from './cards.js';
 import type { Card } from './cards.js';
@@ -25,7 +25,7 @@ import { PlanDays, PlanWall, ZOOMS } from './PlanWall.js';
 import type { Zoom } from './PlanWall.js';
 import { usePlanning } from './usePlanning.js';
 import type { Planning } from './usePlanning.js';
-import { changeWords, dayOn, nearWords, shortDay, visitWords } from './wallWords.js';
+import { changeWords, dayOn, nearWords, visitWords } from './wallWords.js';
 
 /** Cards that are not published yet. They lie on the plan as it was read then: its work is told by place, and places change. */
 interface Draft {
@@ -194,7 +194,7 @@ function ZoomBar({
           <Button disabled={from >= last} onClick={() => show(from + FORTNIGHT)}>
             Later
           </Button>
-          <span className="soft">from {shortDay(dayOn(plan, from))}</span>
+          <span className="soft">from {shortDayWords(dayOn(plan, from))}</span>
         </>
       ) : null}
     </div>

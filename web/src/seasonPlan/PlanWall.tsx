@@ -2,11 +2,12 @@ import type { SeasonPlanDto } from '@yugator/contracts';
 import { dayLoads } from '@yugator/core';
 import type { DayLoad } from '@yugator/core';
 import { Plate } from '../page/Plate.js';
+import { shortDayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import { minutesOf, planOfCards } from './cards.js';
 import type { Card } from './cards.js';
 import styles from './plan.module.css';
-import { dayOn, shortDay } from './wallWords.js';
+import { dayOn } from './wallWords.js';
 
 /** How much of the time is seen at once, and into how many columns it is cut. */
 export const ZOOMS = {
@@ -84,7 +85,7 @@ function dueIn({ machines, ...plan }: SeasonPlanDto, machine: number, column: Co
 function CardButton({ card, plan, onOpen }: Pick<Props, 'plan' | 'onOpen'> & { card: Card }) {
   const minutes = minutesOf(card, plan.instance);
   const tag = plan.machines[card.machine]?.tag ?? '';
-  const on = shortDay(dayOn(plan, card.day));
+  const on = shortDayWords(dayOn(plan, card.day));
   return (
     <button
       type="button"
@@ -118,7 +119,7 @@ export function PlanWall({ plan, cards, zoom, from, onOpen }: Props) {
             <th scope="col">Machine</th>
             {columns.map((column) => (
               <th key={column.first} scope="col" data-open={within(loads, column).length > 0}>
-                {shortDay(dayOn(plan, column.first))}
+                {shortDayWords(dayOn(plan, column.first))}
                 <Fullness loads={within(loads, column)} />
               </th>
             ))}
@@ -169,7 +170,7 @@ export function PlanDays({ plan, cards, onOpen }: Pick<Props, 'plan' | 'cards' |
     <ol className={styles.days}>
       {next.map((load) => (
         <li key={load.day}>
-          <h2>{shortDay(dayOn(plan, load.day))}</h2>
+          <h2>{shortDayWords(dayOn(plan, load.day))}</h2>
           <Fullness loads={[load]} />
           <ul>
             {cards

@@ -3,14 +3,6 @@ import { addDays, civilDate } from '@yugator/core';
 import type { FoundPlan, PlanChange } from '@yugator/core';
 import { countWords } from '../words/figures.js';
 
-/** Weekday, day and month: "Tue 11 May". */
-export function shortDay(on: string): string {
-  const date = new Date(`${on}T12:00:00Z`);
-  const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' }).format(date);
-  const month = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' }).format(date);
-  return `${weekday} ${date.getUTCDate()} ${month}`;
-}
-
 /** The civil day that lies so many days from today. */
 export function dayOn({ today }: Pick<SeasonPlanDto, 'today'>, day: number): string {
   return addDays(civilDate(today), day);

@@ -23,7 +23,8 @@ import { useIsOneOf, useSession } from '../session/useSession.js';
 import { useStockWords } from '../session/useStockWords.js';
 import { countWords, moneyWords } from '../words/figures.js';
 import { ArticlePick } from './ArticlePick.js';
-import { NO_SHED, shedChoices, useSheds } from './ShedField.js';
+import { shedChoices, useSheds } from './ShedField.js';
+import { NO_SHED } from './shedWords.js';
 import styles from './shelf.module.css';
 import { shelfQueries } from './shelfQueries.js';
 

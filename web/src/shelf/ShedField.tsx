@@ -4,10 +4,8 @@ import type { ShedStockDto } from '@yugator/contracts';
 import { useState } from 'react';
 import type { FieldPathByValue, FieldValues, UseFormReturn } from 'react-hook-form';
 import { Field } from '../form/Field.js';
+import { NO_SHED } from './shedWords.js';
 import { shelfQueries } from './shelfQueries.js';
-
-/** How a shed is called that nobody named. */
-export const NO_SHED = 'where no shed is said';
 
 /** The sheds between which stock is told apart; none on a site with one. */
 export function useSheds(): readonly string[] {

@@ -1,6 +1,9 @@
 import type { ArticleDto } from '@yugator/contracts';
 import type { StockUnit } from '@yugator/core';
 
+/** How a shed is called that nobody named. */
+export const NO_SHED = 'where no shed is said';
+
 /** How an article is spread over several sheds: "3 in North shed, 2 in Nursery yard"; '' where it is not. */
 export function shedWords(
   { sheds, unit }: Pick<ArticleDto, 'sheds' | 'unit'>,
@@ -8,9 +11,6 @@ export function shedWords(
 ): string {
   if (sheds.length < 2) return '';
   return sheds
-    .map(
-      ({ shed, quantity }) =>
-        `${stock(quantity, unit)} ${shed === null ? 'where no shed is said' : `in ${shed}`}`,
-    )
+    .map(({ shed, quantity }) => `${stock(quantity, unit)} ${shed === null ? NO_SHED : `in ${shed}`}`)
     .join(', ');
 }

@@ -48,7 +48,12 @@ export function planFixture(over: Partial<SeasonPlanDto> = {}): SeasonPlanDto {
       days,
       machines: [
         MACHINE,
-        { ...MACHINE, id: 'm2', items: [{ ...ITEM, id: 'belt', minutes: 15, access: [] }] },
+        {
+          ...MACHINE,
+          id: 'm2',
+          locked: [{ day: 4, items: [0] }],
+          items: [{ ...ITEM, id: 'belt', minutes: 15, access: [] }],
+        },
       ],
       readyCost: 8,
       layUpCost: 2,

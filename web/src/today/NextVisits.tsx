@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
-import type { JobDto, NextVisitDto } from '@yugator/contracts';
-import { Link, useNavigate } from 'react-router';
+import type { NextVisitDto } from '@yugator/contracts';
+import { Link } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
-import { useWrite } from '../api/useWrite.js';
+import { useOpenJob } from '../job/useOpenJob.js';
 import { Caution } from '../page/Caution.js';
 import { Plate } from '../page/Plate.js';
 import { useIsOneOf } from '../session/useSession.js';
@@ -10,13 +10,8 @@ import styles from './today.module.css';
 
 function Visit({ visit, isToday }: { visit: NextVisitDto; isToday: boolean }) {
   const { machine, minutes, lines, itemIds, openJobId, isDone } = visit;
-  const navigate = useNavigate();
   const mayOpen = useIsOneOf('crewLead', 'mechanic');
-  const open = useWrite<JobDto, { machineId: string; itemIds: string[] }>(
-    (body) => ({ method: 'POST', path: '/jobs', body }),
-    ['jobs'],
-    ({ id }) => void navigate(`/jobs/${id}`),
-  );
+  const open = useOpenJob();
   return (
     <li className={styles.round}>
       <Plate tag={machine.tag} to={machine.id} />

@@ -10,6 +10,7 @@ const WITH_YEAR = format({ day: 'numeric', month: 'short', year: 'numeric' });
 const LONG = format({ weekday: 'long', day: 'numeric', month: 'long' });
 const MONTH = format({ month: 'long', year: 'numeric' });
 const WEEKDAY = format({ weekday: 'long' });
+const SHORT_WEEKDAY = format({ weekday: 'short' });
 
 /** "12 May", or "12 May 2025" in another year than `today`. Both are civil dates. */
 export function dayWords(date: string, today: string): string {
@@ -34,6 +35,12 @@ export function monthWords(month: string): string {
 /** "Tuesday 13 May" */
 export function longDayWords(date: string): string {
   return LONG.format(Date.parse(date)).replace(',', '');
+}
+
+/** "Tue 13 May" */
+export function shortDayWords(date: string): string {
+  const day = Date.parse(date);
+  return `${SHORT_WEEKDAY.format(day)} ${SHORT.format(day)}`;
 }
 
 /** The moment as the site's clock shows it: "12 May, 17:10", with the year where it is not that of `today`. */

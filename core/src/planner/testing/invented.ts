@@ -1,6 +1,6 @@
 import { one } from '../dense.js';
 import type { PlannerInstance, PlannerItem, PlannerMachine, WorkshopDay } from '../instance.js';
-import { randomFrom } from '../random.js';
+import { normal, seeded } from '../../usage/backTest/seeded.js';
 import { KINDS, LATE } from './kinds.js';
 import type { Kind, Line } from './kinds.js';
 
@@ -35,9 +35,8 @@ class Draw {
     return Math.floor(this.between(low, high + 1));
   }
 
-  /** normal, by Box and Muller */
   normal(): number {
-    return Math.sqrt(-2 * Math.log(1 - this.random())) * Math.cos(2 * Math.PI * this.random());
+    return normal(this.random);
   }
 }
 
@@ -233,7 +232,7 @@ function withLocked(
 
 /** An invented site. */
 export function inventedSite({ machines: count, weeks, seed, load, daysPerWeek }: Wanted): PlannerInstance {
-  const draw = new Draw(randomFrom(seed * 7919 + count * 31 + weeks));
+  const draw = new Draw(seeded(seed * 7919 + count * 31 + weeks));
   const horizon = weeks * 7;
   const begins = weeks > 16 ? HALF_YEAR_BEGINS : one(BEGINS, seed % BEGINS.length);
   const plain = { draw, horizon, begins, events: [] };

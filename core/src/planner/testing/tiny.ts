@@ -1,6 +1,6 @@
 import { one } from '../dense.js';
 import type { PlannerInstance, PlannerMachine } from '../instance.js';
-import { randomFrom } from '../random.js';
+import { seeded } from '../../usage/backTest/seeded.js';
 import { inventedSite } from './invented.js';
 
 const ITEMS = 3;
@@ -17,7 +17,7 @@ function nearest(machine: PlannerMachine, random: () => number): PlannerMachine 
 
 /** A site of two machines with three items each and four days, so small that every plan can be tried. */
 export function tinySite(seed: number): PlannerInstance {
-  const random = randomFrom(seed);
+  const random = seeded(seed);
   const weeks = 3 + (seed % 3) * 2;
   const site = inventedSite({ machines: 2, weeks, seed, load: null, daysPerWeek: 1 });
   const days = [...site.days];

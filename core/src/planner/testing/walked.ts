@@ -106,6 +106,11 @@ class Walk {
     return cost;
   }
 
+  private isSettled(item: PlannerItem, day: number): boolean {
+    const { items, locked } = this.machine;
+    return locked.some((visit) => visit.day === day && visit.items.includes(items.indexOf(item)));
+  }
+
   private once(item: PlannerItem, at: Standing, day: number, isEnd: boolean): void {
     const { once } = item;
     if (!once) return;
@@ -113,18 +118,19 @@ class Walk {
       if (!isEnd) this.faults.push(`${item.id} is done twice`);
       return;
     }
-    if (!isEnd && day < Math.max(once.from, item.notBefore)) this.faults.push(`${item.id} is done too early`);
+    if (!isEnd && day < Math.max(once.from, item.notBefore) && !this.isSettled(item, day))
+      this.faults.push(`${item.id} is done too early`);
     this.cost += item.latePerDay * steep(day - once.due, 14);
   }
 
   private judgeTime(place: number, at: Standing, day: number, share: number): void {
     const item = one(this.machine.items, place);
-    const { season, layUp, locked } = this.machine;
+    const { season, layUp } = this.machine;
     const isWoken =
       this.isToWake(item, at) && season !== null && day >= season.wakeFrom && day < season.start;
     const isLaidUp = this.isToLayUp(item, at) && layUp !== null && day >= layUp.end;
-    const isLocked = locked.some((visit) => visit.day === day && visit.items.includes(place));
-    if (share < item.leastShare && !isWoken && !isLaidUp && !isLocked)
+    if (this.isSettled(item, day)) return;
+    if (share < item.leastShare && !isWoken && !isLaidUp)
       this.faults.push(`${item.id} is done before its least share`);
     if (day < item.notBefore) this.faults.push(`${item.id} is done before its parts are here`);
     const isFar = item.hoursToMark === null && at.lastVisit !== null && share > 2.2;
