@@ -23,6 +23,7 @@ export type { KnownArticleFacts, KnownShelf } from './fleetFile/shelfFaults.js';
 export * from './job/found.js';
 export * from './job/job.dto.js';
 export * from './job/record.dto.js';
+export * from './job/fetchWords.js';
 export * from './job/proposedDraws.js';
 export * from './job/visit.dto.js';
 export * from './oil/usedOil.dto.js';

@@ -97,6 +97,7 @@ export { planSeason, plannerSolver } from './planner/planSeason.js';
 export type { FoundPlan, PlanEffort, PlannerSolver, PlanProgress } from './planner/planSeason.js';
 export * from './shelf/places.js';
 export * from './shelf/sheds.js';
+export * from './shelf/shedWords.js';
 export * from './shelf/fit.js';
 export * from './shelf/makerNumbers.js';
 export * from './shelf/openKits.js';

@@ -284,6 +284,8 @@ export class JobDto {
   needs!: ItemNeedDto[];
   /** kits on the shelf that hold something of it */
   kits!: ShelvedKitDto[];
+  /** the shed of the machine; null where sheds are not told apart */
+  shed!: string | null;
   /** fluids that fit the machine */
   fluids!: FluidFitDto[];
   /** °C until the next change; null where that is not known */

@@ -3,6 +3,7 @@ import { DefectDto } from '../defect/defect.dto.js';
 import { MachineRefDto } from '../machine/machine.dto.js';
 import { DueLineDto } from '../schedule/due.dto.js';
 import { KitPartDto } from '../shelf/article.dto.js';
+import { ShedStockDto } from '../shelf/shedStock.dto.js';
 
 /** An item that is worth doing in a visit, and why. */
 export class ProposalDto {
@@ -24,6 +25,8 @@ export class ItemNeedDto {
   component!: Component | null;
   /** of a fluid: whether it may go in; null of anything else */
   judgement!: FluidJudgement | null;
+  /** what of it lies in which shed; empty where sheds are not told apart */
+  sheds!: ShedStockDto[];
 }
 
 /** A kit on the shelf that holds something of what is needed. */
@@ -33,6 +36,8 @@ export class ShelvedKitDto {
   onHand!: number;
   priceMinor!: number;
   contents!: KitPartDto[];
+  /** what of it lies in which shed; empty where sheds are not told apart */
+  sheds!: ShedStockDto[];
 }
 
 /** What the shop drains into, in litres. */
@@ -52,6 +57,8 @@ export class VisitDto {
   proposals!: ProposalDto[];
   needs!: ItemNeedDto[];
   kits!: ShelvedKitDto[];
+  /** the shed of the machine; null where sheds are not told apart */
+  shed!: string | null;
   vessels!: VesselsDto;
   defects!: DefectDto[];
   openJobId!: string | null;

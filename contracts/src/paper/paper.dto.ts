@@ -79,6 +79,13 @@ export class CountLineDto {
   sizes!: number[];
 }
 
+/** What is counted on one sheet. */
+export class CountPartDto {
+  /** of what lies there; null where sheds are not told apart */
+  shed!: string | null;
+  lines!: CountLineDto[];
+}
+
 /** What stands on a machine: its plate, its name, and a code that opens its page. */
 export class MachineCodeDto {
   tag!: string;

@@ -1,21 +1,25 @@
 import type { FluidFitDto, ItemNeedDto, ShelvedKitDto } from '@yugator/contracts';
 import { fluidPlace, judgeFluid, needsOf } from '@yugator/core';
 import type { Component, FluidPlace, FittingNeed, ItemArticle, MachineSetUp } from '@yugator/core';
+import type { Machine } from '../models/machine.model.js';
 import { Article, ItemArticleRow } from '../models/shelf.model.js';
 import { storedTraits } from '../shelf/articleTraits.js';
 import { fitsOf, fluidFits } from '../shelf/fits.js';
 import { partsByKit } from '../shelf/kitParts.js';
+import { ShedStocks } from '../shelf/shedStocks.js';
 
 /** What a visit takes from the shelf. */
 interface NeedsOfVisit {
   readonly needs: ItemNeedDto[];
   readonly kits: ShelvedKitDto[];
   readonly fluids: FluidFitDto[];
+  /** the shed of the machine; null where sheds are not told apart */
+  readonly shed: string | null;
 }
 
 /** What is known where the needs of a visit are reckoned. */
 interface Known {
-  readonly machineId: string;
+  readonly machine: Pick<Machine, 'id' | 'shed'>;
   readonly setUp: MachineSetUp;
   /** by the article's id */
   readonly onHand: ReadonlyMap<string, number>;
@@ -32,7 +36,10 @@ function componentOf(need: Need): Component | null {
 }
 
 /** Kits on the shelf that hold something of what is needed. */
-async function kitsFor(needs: readonly Need[], onHand: Known['onHand']): Promise<ShelvedKitDto[]> {
+async function kitsFor(
+  needs: readonly Need[],
+  onHand: Known['onHand'],
+): Promise<Omit<ShelvedKitDto, 'sheds'>[]> {
   const wanted = new Set(needs.map(({ articleId }) => articleId));
   if (wanted.size === 0) return [];
   const contents = [...(await partsByKit())].filter(([, parts]) =>
@@ -50,7 +57,7 @@ async function kitsFor(needs: readonly Need[], onHand: Known['onHand']): Promise
 
 /** What the items of a visit take from the shelf: by what fits the machine, by what was poured, and by the lines of its books. */
 export async function needsOfVisit({
-  machineId,
+  machine,
   setUp,
   onHand,
   expected,
@@ -58,7 +65,7 @@ export async function needsOfVisit({
 }: Known): Promise<NeedsOfVisit> {
   const { items, spec, fuel } = setUp;
   const [fits, lines] = await Promise.all([
-    fitsOf(machineId),
+    fitsOf(machine.id),
     ItemArticleRow.findAll({ where: { itemId: items.map(({ id }) => id) }, include: [Article] }),
   ]);
   const ofLines = lines.map(({ itemId, articleId, quantity }) => ({ itemId, articleId, quantity }));
@@ -70,9 +77,13 @@ export async function needsOfVisit({
   const others = [...poured.values()].filter((id) => !named.some((article) => article.id === id));
   const articles = [...named, ...(others.length ? await Article.findAll({ where: { id: others } }) : [])];
   const fluids = fluidFits(fits);
+  const kits = await kitsFor(needs, onHand);
+  const sheds = await ShedStocks.read([...kits, ...needs].map(({ articleId }) => articleId));
+  const shedsOf = (articleId: string) => (sheds.names.length ? [...sheds.of(articleId)] : []);
   return {
     fluids,
-    kits: await kitsFor(needs, onHand),
+    shed: sheds.home(machine.shed),
+    kits: kits.map((kit) => ({ ...kit, sheds: shedsOf(kit.articleId) })),
     needs: needs.flatMap((need) => {
       const article = articles.find(({ id }) => id === need.articleId);
       if (!article) return [];
@@ -90,6 +101,7 @@ export async function needsOfVisit({
           component,
           judgement:
             place && article.kind === 'fluid' ? judgeFluid(storedTraits(article).fluid, place) : null,
+          sheds: shedsOf(article.id),
         },
       ];
     }),

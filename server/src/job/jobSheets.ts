@@ -141,7 +141,7 @@ export class JobSheets {
     const setUp = setUpOf(scheduled ?? { machine: job.machine, facts: { items: [] } }, site, chosen);
     const expected = expectedFrom(climateOf(site), today);
     const taken = await needsOfVisit({
-      machineId: job.machineId,
+      machine: job.machine,
       setUp,
       onHand: stock,
       expected,
@@ -156,6 +156,7 @@ export class JobSheets {
       items: toItemDtos(items, scheduled, setUp.rules, today),
       needs: taken.needs,
       kits: taken.kits,
+      shed: taken.shed,
       fluids: taken.fluids,
       expected,
       setUp,

@@ -37,7 +37,7 @@ export class Visits {
     const [taken, open, defects, vessels] = await Promise.all([
       this.shelf
         .onHandById()
-        .then((onHand) => needsOfVisit({ machineId, setUp, onHand, expected, poured: NOTHING_POURED })),
+        .then((onHand) => needsOfVisit({ machine, setUp, onHand, expected, poured: NOTHING_POURED })),
       Job.findOne({ where: { machineId, state: 'open' }, attributes: ['id'] }),
       this.defects.open(machineId),
       this.usedOil.vessels(site),
@@ -50,6 +50,7 @@ export class Visits {
       proposals: proposeItems(schedule.answers, setUp, yearlyVisitOn(today, schedule.working)),
       needs: taken.needs,
       kits: taken.kits,
+      shed: taken.shed,
       vessels,
       openJobId: open?.id ?? null,
     };

@@ -1,4 +1,4 @@
-import type { CountLineDto } from '@yugator/contracts';
+import type { CountLineDto, CountPartDto } from '@yugator/contracts';
 import { byPlaces, stockWords } from '@yugator/core';
 import type { UnitSystem } from '@yugator/core';
 import type { Content, TableCell } from 'pdfmake/interfaces.js';
@@ -16,26 +16,45 @@ function rowOf({ name, number, unit, sizes }: CountLineDto, units: UnitSystem): 
   return [name, number, full || ROOM, { text: `________ ${one}`, margin: [0, 3] }];
 }
 
-/** A sheet to count the shelf with, place by place. What the book says does not stand on it: what lies there counts. */
-export function countPaper(lines: readonly CountLineDto[], on: string, units: UnitSystem): Content[] {
+/** Rows for what is found in a shed where the book does not have it. */
+const FOUND_BESIDES = 6;
+
+function tableOf(title: string, rows: TableCell[][]): Content {
+  return {
+    stack: [
+      { text: title, style: 'head' },
+      {
+        layout: 'lightHorizontalLines',
+        table: { headerRows: 1, widths: ['*', 70, 120, 90], body: [HEADS, ...rows] },
+      },
+    ],
+  };
+}
+
+function partPaper({ shed, lines }: CountPartDto, at: number, on: string, units: UnitSystem): Content[] {
+  const besides = Array.from({ length: FOUND_BESIDES }, () => [ROOM, ROOM, ROOM, ROOM]);
+  const where = shed === null ? '' : `. In which shed: ${shed}`;
   return [
-    { text: 'Count of the shelf', style: 'title' },
     {
-      text: `Printed ${on}. Counted on ____________ by ______________________. Write what lies there, and type it under Shelf, Count the shelf, place by place.`,
+      text: shed === null ? 'Count of the shelf' : `Count of the shelf: ${shed}`,
+      style: 'title',
+      pageBreak: at > 0 ? 'before' : undefined,
+    },
+    {
+      text: `Printed ${on}. Counted on ____________ by ______________________. Write what lies there, and type it under Shelf, Count the shelf, place by place${where}.`,
       margin: [0, 0, 0, 6],
     },
-    ...byPlaces(lines).map(({ place, articles }): Content => ({
-      stack: [
-        { text: place || 'Without a place', style: 'head' },
-        {
-          layout: 'lightHorizontalLines',
-          table: {
-            headerRows: 1,
-            widths: ['*', 70, 120, 90],
-            body: [HEADS, ...articles.map((line) => rowOf(line, units))],
-          },
-        },
-      ],
-    })),
+    ...byPlaces(lines).map(({ place, articles }) =>
+      tableOf(
+        place || 'Without a place',
+        articles.map((line) => rowOf(line, units)),
+      ),
+    ),
+    ...(shed === null ? [] : [tableOf('Found here besides', besides)]),
   ];
+}
+
+/** Sheets to count the shelf with, each of a shed of its own, place by place. What the book says does not stand on it: what lies there counts. */
+export function countPaper(parts: readonly CountPartDto[], on: string, units: UnitSystem): Content[] {
+  return parts.flatMap((part, at) => partPaper(part, at, on, units));
 }

@@ -1,6 +1,6 @@
-import { fetchedDraws } from '@yugator/contracts';
+import { fetchWords } from '@yugator/contracts';
 import type { JobDto } from '@yugator/contracts';
-import { composeSheet, fluidWords, phaseWords, ruleWords, articleWords } from '@yugator/core';
+import { composeSheet, fluidWords, phaseWords, ruleWords } from '@yugator/core';
 import type { MachineSpec, SheetStep, UnitSystem } from '@yugator/core';
 import type { Column, Content } from 'pdfmake/interfaces.js';
 import { BLANK, cautionWords, stepLines, tick } from './stepWords.js';
@@ -92,11 +92,6 @@ function signOffBlock(job: JobDto): Content {
 /** What comes out has been approved long ago. */
 const NO_GRADES = { fluids: [] };
 
-/** Articles that the items take, each once. */
-function partsOf(job: JobDto, units: UnitSystem): string[] {
-  return fetchedDraws(job).map((draw) => articleWords(draw, units));
-}
-
 /** The job sheet as it is printed: steps in the order of work, cautions before the step they belong to. */
 export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
   const sheet = composeSheet(job.setUp);
@@ -116,7 +111,7 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
     ...(job.needs.length
       ? [
           {
-            text: `Parts: ${partsOf(job, units).join(', ')} (house rule: ${ruleWords('parts', job.setUp)}).`,
+            text: `Parts: ${fetchWords(job, units).join('; ')} (house rule: ${ruleWords('parts', job.setUp)}).`,
           },
         ]
       : []),

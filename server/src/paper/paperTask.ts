@@ -1,6 +1,6 @@
 import type {
   CodeSize,
-  CountLineDto,
+  CountPartDto,
   JobDto,
   MachineCodeDto,
   MachineDto,
@@ -36,7 +36,7 @@ export type PaperTask =
   | {
       readonly kind: 'count';
       readonly paper: Paper;
-      readonly lines: CountLineDto[];
+      readonly parts: CountPartDto[];
       readonly today: CivilDate;
       readonly units: UnitSystem;
     }

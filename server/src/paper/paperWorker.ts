@@ -20,7 +20,7 @@ function definition(task: PaperTask): TDocumentDefinitions | Promise<TDocumentDe
     case 'shelfLabels':
       return shelfLabelPaper(task.labels, task.paper, task.from);
     case 'count':
-      return paperOf(task.paper, 'Count of the shelf', countPaper(task.lines, task.today, task.units));
+      return paperOf(task.paper, 'Count of the shelf', countPaper(task.parts, task.today, task.units));
     case 'record': {
       const { paper, machine, records, today, units } = task;
       const content = serviceRecordPaper(machine, records, today, units);

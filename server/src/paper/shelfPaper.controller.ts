@@ -8,7 +8,9 @@ import { fault, fieldProblem, notFound } from '../problem/problem.js';
 import { Allow, TakesLong } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
 import { Shelf } from '../shelf/shelf.js';
+import { shedNames } from '../shelf/shedStocks.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
+import { countParts } from './countParts.js';
 import { PrintShop } from './printShop.js';
 
 function aboutWords({ number, barcode, place, fluid, component }: ArticleDto): string {
@@ -58,24 +60,20 @@ export class ShelfPaperController {
     });
   }
 
-  @ApiOperation({ summary: 'A sheet to count the shelf with, place by place, as PDF' })
+  @ApiOperation({ summary: 'A sheet to count the shelf with, shed by shed and place by place, as PDF' })
   @Allow('crewLead', 'mechanic')
   @TakesLong()
   @Header('content-type', 'application/pdf')
   @Get('count.pdf')
   async count(@Query() { paper = 'a4' }: PaperQueryDto, @Caller() caller: Person): Promise<StreamableFile> {
     return this.shop.print(async () => {
-      const [articles, { site, today }] = await Promise.all([this.shelf.list(), this.calendar.read()]);
-      const lines = articles
-        .filter(({ isRetired, onHand }) => !isRetired || onHand !== 0)
-        .map(({ name, number, place, unit, lots }) => ({
-          name,
-          number,
-          place,
-          unit,
-          sizes: [...new Set(lots.flatMap(({ container }) => container ?? []))],
-        }));
-      return { kind: 'count', paper, lines, today, units: caller.unitSystem ?? site.unitSystem };
+      const [articles, sheds, { site, today }] = await Promise.all([
+        this.shelf.list(),
+        shedNames(),
+        this.calendar.read(),
+      ]);
+      const parts = countParts(articles, sheds);
+      return { kind: 'count', paper, parts, today, units: caller.unitSystem ?? site.unitSystem };
     });
   }
 }

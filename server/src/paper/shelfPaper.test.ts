@@ -1,5 +1,6 @@
 import { LABELS_OF_SHEET } from '@yugator/contracts';
-import type { Paper } from '@yugator/contracts';
+import type { ArticleDto, Paper } from '@yugator/contracts';
+import { NO_SHED } from '@yugator/core';
 import {
   BarcodeFormat,
   BinaryBitmap,
@@ -13,6 +14,7 @@ import { fitActs } from '../testing/fitActs.js';
 import { yardOfFile } from '../testing/testApp.js';
 import { barsOf } from './bars.js';
 import { countPaper } from './countPaper.js';
+import { countParts } from './countParts.js';
 import { shelfLabelPaper } from './shelfLabelPaper.js';
 
 const yard = yardOfFile('Europe/London');
@@ -104,7 +106,12 @@ it('a sheet to count with goes place by place, has room for full and open contai
     number: '',
   });
   const paper = countPaper(
-    [line('Plug', 'Bin 10'), line('Oil', 'Bin 2', 'litre', [5, 20]), line('Rag', '')],
+    [
+      {
+        shed: null,
+        lines: [line('Plug', 'Bin 10'), line('Oil', 'Bin 2', 'litre', [5, 20]), line('Rag', '')],
+      },
+    ],
     '2027-05-13',
     'metric',
   );
@@ -112,4 +119,53 @@ it('a sheet to count with goes place by place, has room for full and open contai
   const order = ['Bin 2', 'Oil', 'Bin 10', 'Plug', 'Without a place', 'Rag'];
   expect(texts.filter((text) => order.includes(text))).toEqual(order);
   expect(texts).toContain('____ × 5\u00a0L   ____ × 20\u00a0L');
+});
+
+describe('sheets to count with, where stock lies in several sheds', () => {
+  const counted = (name: string, sheds: ArticleDto['sheds'], isRetired = false) => ({
+    name,
+    sheds,
+    isRetired,
+    number: '',
+    place: 'Bin 1',
+    unit: 'piece' as const,
+    lots: [],
+    onHand: sheds.reduce((sum, { quantity }) => sum + quantity, 0),
+  });
+  const north = { shed: 'North shed', quantity: 3 };
+  const yardStock = { shed: 'Nursery yard', quantity: 1 };
+  const articles = [
+    counted('Plug', [yardStock, north]),
+    counted('Belt', [north]),
+    counted('Rag', []),
+    counted('Blade', [{ shed: null, quantity: 2 }]),
+    counted('Old filter', [], true),
+  ];
+
+  it('are of one shed each, of what lies there and what lies nowhere', () => {
+    const parts = countParts(articles, ['North shed', 'Nursery yard', 'Boat house']);
+    expect(parts.map(({ shed, lines }) => [shed, lines.map(({ name }) => name)])).toEqual([
+      ['North shed', ['Plug', 'Belt', 'Rag']],
+      ['Nursery yard', ['Plug', 'Rag']],
+      ['Boat house', ['Rag']],
+      [NO_SHED, ['Blade']],
+    ]);
+  });
+
+  it('are one where sheds are not told apart', () => {
+    const parts = countParts(articles, []);
+    expect(parts.map(({ shed, lines }) => [shed, lines.length])).toEqual([[null, 4]]);
+  });
+
+  it('say their shed, have room for what is found there besides, and begin a page each', () => {
+    const paper = countPaper(countParts(articles, ['North shed', 'Nursery yard']), '2027-05-13', 'metric');
+    const texts = partsOf(paper, 'text');
+    expect(texts.filter((text) => text.startsWith('Count of the shelf'))).toEqual([
+      'Count of the shelf: North shed',
+      'Count of the shelf: Nursery yard',
+      `Count of the shelf: ${NO_SHED}`,
+    ]);
+    expect(texts.filter((text) => text === 'Found here besides')).toHaveLength(3);
+    expect(JSON.stringify(paper).match(/"pageBreak":"before"/g)).toHaveLength(2);
+  });
 });

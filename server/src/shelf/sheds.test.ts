@@ -1,4 +1,12 @@
-import type { ArticleDto, CountSheetDto, LedgerPageDto, ShedsDto, StockActDto } from '@yugator/contracts';
+import { fetchWords } from '@yugator/contracts';
+import type {
+  ArticleDto,
+  CountSheetDto,
+  LedgerPageDto,
+  ShedsDto,
+  StockActDto,
+  VisitDto,
+} from '@yugator/contracts';
 import { faultsOf, fitActs } from '../testing/fitActs.js';
 import type { Refused } from '../testing/fitActs.js';
 import { jobActs } from '../testing/jobActs.js';
@@ -6,7 +14,7 @@ import { yardOfFile } from '../testing/testApp.js';
 
 const yard = yardOfFile('Europe/London');
 const { ready, signOff } = jobActs(() => yard);
-const { article, register } = fitActs(() => yard);
+const { article, filter, fit, register, say } = fitActs(() => yard);
 
 const act = (id: string, fields: Partial<StockActDto>) =>
   yard.ask<ArticleDto & Refused>('POST', `/api/articles/${id}/movements`, { body: fields });
@@ -107,6 +115,17 @@ describe('a site with two sheds', () => {
       { shed: 'Boat house', quantity: 4 },
       { shed: home, quantity: 1.5 },
     ]);
+  });
+
+  it('tells a mechanic in which shed the parts of a job are fetched', async () => {
+    const home = await secondShed();
+    const element = await filter('Element');
+    await say(yard.crew.machine, [fit('engineOilFilter', element)]);
+    await act(element, { kind: 'received', quantity: 2, shed: 'Boat house' });
+    expect(fetchWords(await ready(), 'metric')).toEqual(['1 × Element, from Boat house']);
+    await act(element, { kind: 'received', quantity: 1, shed: home });
+    const { body: visit } = await yard.ask<VisitDto>('GET', `/api/machines/${yard.crew.machine}/visit`);
+    expect(fetchWords(visit, 'metric')).toContain(`1 × Element, from ${home}`);
   });
 
   it('counts one shed, against what the book says is there', async () => {

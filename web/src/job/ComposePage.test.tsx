@@ -69,9 +69,11 @@ const visit = (over: Partial<VisitDto> = {}): VisitDto => ({
       priceMinor: 900,
       component: null,
       judgement: null,
+      sheds: [],
     },
   ],
   kits: [],
+  shed: null,
   ...over,
 });
 

@@ -91,8 +91,7 @@ function Total({ visit, chosen }: { visit: VisitDto; chosen: ReadonlySet<string>
             sheet={sheet}
             setUp={visit.setUp}
             vessels={visit.vessels}
-            needs={visit.needs.filter(({ itemId }) => chosen.has(itemId))}
-            kits={visit.kits}
+            needed={{ ...visit, needs: visit.needs.filter(({ itemId }) => chosen.has(itemId)) }}
           />
         </>
       ) : (

@@ -1,33 +1,31 @@
-import type { ItemNeedDto, ShelvedKitDto, VesselsDto } from '@yugator/contracts';
+import { fetchWords } from '@yugator/contracts';
+import type { JobDto, VesselsDto } from '@yugator/contracts';
 import { fluidWords, ruleWords, wasteOf } from '@yugator/core';
 import type { MachineSetUp, Sheet } from '@yugator/core';
 import { Fragment } from 'react';
 import { DrainWords } from '../fluid/DrainWords.js';
 import { JudgedFluid } from '../fluid/FluidVerdict.js';
 import { useSession } from '../session/useSession.js';
-import { partsOf } from './partsOf.js';
 import styles from './sheet.module.css';
 
 /** What is fetched first, and how long it takes. */
 export function FetchList({
   sheet,
-  needs,
-  kits,
+  needed,
   setUp,
   vessels,
 }: {
   sheet: Sheet;
   /** what its items take from the shelf */
-  needs: ItemNeedDto[];
-  kits: ShelvedKitDto[];
+  needed: Pick<JobDto, 'needs' | 'kits' | 'shed'>;
   setUp: MachineSetUp;
   vessels: VesselsDto;
 }) {
   const { site } = useSession();
   const { spec } = setUp;
   const { tools, filled, drained } = sheet.fetch;
-  const parts = partsOf({ needs, kits }, site.unitSystem);
-  const doubtful = [...new Map(needs.map((need) => [need.articleId, need])).values()].filter(
+  const parts = fetchWords(needed, site.unitSystem);
+  const doubtful = [...new Map(needed.needs.map((need) => [need.articleId, need])).values()].filter(
     ({ judgement }) => judgement !== null && judgement.verdict !== 'suits',
   );
   const partsRule = ruleWords('parts', setUp);
@@ -43,7 +41,7 @@ export function FetchList({
           <>
             <dt>Parts</dt>
             <dd>
-              {parts.join(', ')}
+              {parts.join('; ')}
               <span className="soft"> (house rule: {partsRule})</span>
             </dd>
           </>

@@ -63,7 +63,7 @@ function OpenJob({ job }: { job: JobDto }) {
   const before = (
     <div style={{ margin: '10px 0' }}>
       <TimeWords sheet={sheet} />
-      <FetchList sheet={sheet} needs={job.needs} kits={job.kits} setUp={job.setUp} vessels={job.vessels} />
+      <FetchList sheet={sheet} needed={job} setUp={job.setUp} vessels={job.vessels} />
       <PrintLinks word="Print the sheet" path={`/jobs/${job.id}/sheet.pdf`} />
     </div>
   );

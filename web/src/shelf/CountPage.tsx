@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { CountSheetDto } from '@yugator/contracts';
 import type { ArticleDto, CountResultDto } from '@yugator/contracts';
-import { byPlaces, countDifference, countTotals, roundQuantity, stockInShed } from '@yugator/core';
+import { byPlaces, countDifference, countTotals, roundQuantity, stockInShed, NO_SHED } from '@yugator/core';
 import { useRef } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
@@ -24,7 +24,6 @@ import { useStockWords } from '../session/useStockWords.js';
 import { countWords, moneyWords } from '../words/figures.js';
 import { ArticlePick } from './ArticlePick.js';
 import { shedChoices, useSheds } from './ShedField.js';
-import { NO_SHED } from './shedWords.js';
 import styles from './shelf.module.css';
 import { shelfQueries } from './shelfQueries.js';
 

@@ -1,10 +1,10 @@
 import MenuItem from '@mui/material/MenuItem';
 import { useQuery } from '@tanstack/react-query';
 import type { ShedStockDto } from '@yugator/contracts';
+import { NO_SHED } from '@yugator/core';
 import { useState } from 'react';
 import type { FieldPathByValue, FieldValues, UseFormReturn } from 'react-hook-form';
 import { Field } from '../form/Field.js';
-import { NO_SHED } from './shedWords.js';
 import { shelfQueries } from './shelfQueries.js';
 
 /** The sheds between which stock is told apart; none on a site with one. */

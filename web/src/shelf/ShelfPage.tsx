@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleDto, SessionDto } from '@yugator/contracts';
-import { articleWords, isShort, labelWords, UNITS } from '@yugator/core';
+import { articleWords, isShort, labelWords, UNITS, inShedsWords } from '@yugator/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Empty } from '../page/Empty.js';
@@ -21,7 +21,6 @@ import { Movements } from './Movements.js';
 import { NewArticle } from './NewArticle.js';
 import { useSheds } from './ShedField.js';
 import { SettleShed } from './SettleShed.js';
-import { shedWords } from './shedWords.js';
 import styles from './shelf.module.css';
 import { PricesPaid } from './PricesPaid.js';
 import { shelfQueries } from './shelfQueries.js';
@@ -54,7 +53,7 @@ function ArticleRow({ article, mayMove }: { article: ArticleDto; mayMove: boolea
   const { site } = useSession();
   const stock = useStockWords();
   const containers = containerWords(article.lots, article.unit, stock);
-  const where = shedWords(article, stock);
+  const where = inShedsWords(article.sheds, article.unit, site.unitSystem);
   return (
     <tr>
       <td>

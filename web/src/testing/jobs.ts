@@ -41,6 +41,7 @@ export const KIT = {
   unit: 'piece' as const,
   component: null,
   judgement: null,
+  sheds: [],
 };
 /** An open job on a zero-turn that nobody began yet. */
 export const job = (over: Partial<JobDto> = {}): JobDto => ({
@@ -74,6 +75,7 @@ export const job = (over: Partial<JobDto> = {}): JobDto => ({
   },
   needs: [{ ...KIT, itemId: 'oil', onHand: 0 }],
   kits: [],
+  shed: null,
   fluids: [],
   expected: null,
   vessels: { panLitres: 1.5, extractorLitres: 6, roomLitres: 1 },
