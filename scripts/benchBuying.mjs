@@ -2,7 +2,7 @@
 import { performance } from 'node:perf_hooks';
 import { createRequire } from 'node:module';
 import { fileURLToPath } from 'node:url';
-import { planBuying, solveWithHighs } from '@yugator/core';
+import { planBuying, solveWithHighs, warmUpInstance } from '@yugator/core';
 
 const GAP = 0.01;
 const MOST_MS = 3000;
@@ -106,11 +106,13 @@ function instance(seed) {
 
 /**
  * Prints how long nine such crews take until the cost is within 1 % of the least possible; whether the slowest is quick enough. The first
- * is told apart: until the engine has compiled what the solver runs often, it runs at about half its pace. Browsers keep what they compiled.
+ * is told apart: until the engine has compiled what the solver runs often, it runs at about half its pace, so a made-up crew goes before,
+ * as it does in the page while the facts are read.
  */
 export async function benchBuying(root) {
   const load = createRequire(`${root}/web/package.json`)('highs');
   const solve = solveWithHighs(await load());
+  planBuying(warmUpInstance(), solve, { gap: 0, seconds: 0.9 });
   const took = [1, 1, 3, 5, 7, 9, 11, 13, 23, 42].map((seed) => {
     const asked = instance(seed);
     const began = performance.now();
@@ -125,7 +127,7 @@ export async function benchBuying(root) {
   console.log(
     `  what to buy for 60 machines, half a year        ${seconds(median)}, worst ${seconds(worst)}, the first of all ${seconds(cold)}, within ${(gap * 100).toFixed(2)} % of the least (at most 3 s and 1 %)`,
   );
-  return worst <= MOST_MS && gap <= GAP;
+  return Math.max(worst, cold) <= MOST_MS && gap <= GAP;
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {

@@ -65,6 +65,7 @@ export * from './shelf/buying/plan.js';
 export * from './shelf/buying/fromFacts.js';
 export * from './shelf/buying/explain.js';
 export * from './shelf/buying/outlooks.js';
+export * from './shelf/buying/warmUp.js';
 export * from './shelf/comingNeeds.js';
 export * from './solver/highs.js';
 export * from './solver/mip.js';

@@ -85,11 +85,13 @@ export function solveWithHighs(highs: HighsRuntime): SolveMip {
   return (mip: Mip, { gap, seconds }: Effort, onBetter) => {
     const model = highs.createModel(arraysOf(mip));
     try {
-      // Of programs of this size, presolving and looking for symmetry take longer than they save (scripts/benchBuying.mjs).
+      // Of programs of this size, presolving, looking for symmetry and a second search by reduced costs take longer than they save
+      // (scripts/benchBuying.mjs).
       model.options.set({
         output_flag: false,
         presolve: 'off',
         mip_detect_symmetry: false,
+        mip_heuristic_run_root_reduced_cost: false,
         mip_rel_gap: gap,
         mip_abs_gap: 1e-6,
         time_limit: seconds,

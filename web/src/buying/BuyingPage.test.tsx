@@ -10,6 +10,7 @@ import type { BuyingAsk, BuyingSaid } from './buyingWorker.js';
 const mockAsked: { ask: BuyingAsk; hear: (said: BuyingSaid) => void }[] = [];
 let mockEnded = 0;
 jest.mock('./startBuying', () => ({
+  prepareBuying: () => () => undefined,
   startBuying: (ask: BuyingAsk, hear: (said: BuyingSaid) => void) => {
     mockAsked.push({ ask, hear });
     return () => {

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { BuyingFactsDto } from '@yugator/contracts';
 import { buyingInstance, civilDate } from '@yugator/core';
 import type { BuyingFacts } from '@yugator/core';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Choose } from '../form/Choose.js';
 import form_ from '../form/form.module.css';
@@ -19,6 +19,7 @@ import { buyingQueries } from './buyingQueries.js';
 import { Outlooks } from './Outlooks.js';
 import { PlanLines } from './PlanLines.js';
 import { PlanSums } from './PlanSums.js';
+import { prepareBuying } from './startBuying.js';
 import { useBuying } from './useBuying.js';
 
 const WEEKS = [
@@ -121,6 +122,7 @@ export function BuyingPage() {
   const [weeks, setWeeks] = useState<WeeksKey>('26');
   const [sure, setSure] = useState<SureKey>('0.8');
   const { data, error, refetch } = useQuery(buyingQueries.facts(Number(weeks)));
+  useEffect(() => prepareBuying(), []);
   const known = useMemo(() => (data ? factsOf(data) : null), [data]);
   return (
     <>

@@ -1,5 +1,5 @@
-import { planBuying, solveWithHighs } from '@yugator/core';
-import type { BuyingInstance, BuyingPlan, LockedPacks } from '@yugator/core';
+import { planBuying, solveWithHighs, warmUpInstance } from '@yugator/core';
+import type { BuyingInstance, BuyingPlan, LockedPacks, SolveMip } from '@yugator/core';
 import loadHighs from 'highs';
 import wasmUrl from 'highs/runtime?url';
 
@@ -27,8 +27,19 @@ const BESIDE = { gap: 0.01, seconds: 10 };
 
 const say = (said: BuyingSaid) => postMessage(said);
 
-async function reckon({ instance, locked }: BuyingAsk): Promise<void> {
+/** Before it is asked; longer than this it does not keep a question waiting. */
+const WARM_UP = { gap: 0, seconds: 0.9 };
+
+async function warmSolver(): Promise<SolveMip> {
   const solve = solveWithHighs(await loadHighs({ locateFile: () => wasmUrl }));
+  planBuying(warmUpInstance(), solve, WARM_UP);
+  return solve;
+}
+
+const solver = warmSolver();
+
+async function reckon({ instance, locked }: BuyingAsk): Promise<void> {
+  const solve = await solver;
   const onBetter = (costMinor: number) => say({ kind: 'better', costMinor });
   const plan = planBuying(instance, solve, EFFORT, { locked, onBetter });
   const loose = planBuying(instance, solve, BESIDE, { manner: 'loose' });

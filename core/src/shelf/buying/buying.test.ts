@@ -6,6 +6,7 @@ import { planBuying } from './plan.js';
 import { leastCost } from './testing/everyWay.js';
 import { randomBuying } from './testing/randomBuying.js';
 import { leastBySecondSolver } from './testing/secondSolver.js';
+import { warmUpInstance } from './warmUp.js';
 
 let solve: SolveMip;
 beforeAll(async () => {
@@ -204,4 +205,11 @@ describe('worked by hand', () => {
     expect(plan).toMatchObject({ uncovered: 1, waiting: 0, goodsMinor: 4600 });
     expect(plan?.left[0]).toEqual({ articleId: 'oil', quantity: 0.8 });
   });
+});
+
+it('what the solver warms up on makes it do all that a crew makes it do: packs, kits and free carriage are bought, nothing is left out', () => {
+  const plan = planBuying(warmUpInstance(), solve, { gap: 0.005, seconds: 60 });
+  expect(plan).toMatchObject({ uncovered: 0 });
+  expect(plan?.opened.size).toBeGreaterThan(0);
+  expect(new Set(plan?.lines.map(({ offer: { pack } }) => pack))).toEqual(new Set([1, 10]));
 });
