@@ -3,17 +3,16 @@ import { byPlaces, stockWords } from '@yugator/core';
 import type { UnitSystem } from '@yugator/core';
 import type { Content, TableCell } from 'pdfmake/interfaces.js';
 
-const HEADS: TableCell[] = ['Article', 'Number', 'Full ones', 'Open, or loose'].map((text) => ({
-  text,
-  bold: true,
-}));
+// Cells are made anew for each row: what lays out the paper writes into them.
+const heads = (): TableCell[] =>
+  ['Article', 'Number', 'Full ones', 'Open, or loose'].map((text) => ({ text, bold: true }));
 /** Room to write in. */
-const ROOM: TableCell = { text: ' ', margin: [0, 3] };
+const room = (): TableCell => ({ text: ' ', margin: [0, 3] });
 
 function rowOf({ name, number, unit, sizes }: CountLineDto, units: UnitSystem): TableCell[] {
   const full = sizes.map((size) => `____ × ${stockWords(size, unit, units)}`).join('   ');
   const one = unit === 'litre' ? (units === 'us' ? 'qt' : 'L') : '';
-  return [name, number, full || ROOM, { text: `________ ${one}`, margin: [0, 3] }];
+  return [name, number, full || room(), { text: `________ ${one}`, margin: [0, 3] }];
 }
 
 /** Rows for what is found in a shed where the book does not have it. */
@@ -25,14 +24,14 @@ function tableOf(title: string, rows: TableCell[][]): Content {
       { text: title, style: 'head' },
       {
         layout: 'lightHorizontalLines',
-        table: { headerRows: 1, widths: ['*', 70, 120, 90], body: [HEADS, ...rows] },
+        table: { headerRows: 1, widths: ['*', 70, 120, 90], body: [heads(), ...rows] },
       },
     ],
   };
 }
 
 function partPaper({ shed, lines }: CountPartDto, at: number, on: string, units: UnitSystem): Content[] {
-  const besides = Array.from({ length: FOUND_BESIDES }, () => [ROOM, ROOM, ROOM, ROOM]);
+  const besides = Array.from({ length: FOUND_BESIDES }, () => [room(), room(), room(), room()]);
   const where = shed === null ? '' : `. In which shed: ${shed}`;
   return [
     {

@@ -41,8 +41,10 @@ export function FetchList({
           <>
             <dt>Parts</dt>
             <dd>
-              {parts.join('; ')}
-              <span className="soft"> (house rule: {partsRule})</span>
+              {parts.map((part) => (
+                <div key={part}>{part}</div>
+              ))}
+              <span className="soft">House rule: {partsRule}</span>
             </dd>
           </>
         ) : null}
