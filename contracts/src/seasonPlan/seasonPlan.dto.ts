@@ -1,4 +1,4 @@
-import type { DueState, PlannerInstance } from '@yugator/core';
+import type { CardState, DueState, PlannerInstance } from '@yugator/core';
 import { ArrayNotEmpty, IsBoolean, IsIn, IsInt, IsOptional } from 'class-validator';
 import { Type } from 'class-transformer';
 import { IsCivilDay, IsId, IsTexts, Parts, Unique } from '../rules/index.js';
@@ -21,6 +21,8 @@ export class PlannedItemDto {
   state!: DueState;
   /** civil date; null where nobody knows */
   expectedOn!: string | null;
+  /** ordered articles that it waits for, by name */
+  waitsFor!: string[];
 }
 
 /** A machine of the plan, in the order of the instance. */
@@ -57,6 +59,7 @@ export class VisitCardFieldsDto {
 export class VisitCardDto extends VisitCardFieldsDto {
   /** of all hands */
   minutes!: number;
+  state!: CardState;
 }
 
 /** All cards from today on, in place of those that were published. */
@@ -79,7 +82,7 @@ export class SeasonPlanDto {
   weeks!: number;
   instance!: PlannerInstance;
   machines!: PlannedMachineDto[];
-  /** from today on, in the order of their days */
+  /** from a fortnight ago on, in the order of their days */
   cards!: VisitCardDto[];
   /** instant; null before the first */
   publishedAt!: string | null;

@@ -1,5 +1,5 @@
 import { ArrayMaxSize, ArrayMinSize, IsInt, IsOptional, Max, Min } from 'class-validator';
-import { IsCivilDay, IsText, Parts, Unique } from '../rules/index.js';
+import { IsCivilDay, IsId, IsText, Parts, Unique } from '../rules/index.js';
 
 const MINUTES = 'Give the minutes of all hands together, as a whole number from 0 to 6,000.';
 const BAYS = 'Give for how many machines there is room, as a whole number from 0 to 50.';
@@ -29,7 +29,30 @@ export class WorkshopExceptionDto extends WorkshopHoursDto {
   note?: string;
 }
 
-/** When the workshop is open. */
+/** Days on which a machine must not be missing, such as those of a match or a fair. */
+export class NeededDaysDto {
+  /** null or left out: none of them may */
+  @IsOptional()
+  @IsId({ message: 'Choose a machine of the fleet.' })
+  machineId?: string | null;
+
+  @IsCivilDay({ message: 'Give the first day as a date that exists, such as 2027-05-29.' })
+  from!: string;
+
+  /** the last of them */
+  @IsCivilDay({ message: 'Give the last day as a date that exists, such as 2027-05-31.' })
+  until!: string;
+
+  /** what for; '' where nobody said */
+  @IsOptional()
+  @IsText({ most: 80, message: 'Keep the reason within 80 letters.' })
+  note?: string;
+}
+
+const READY = 'Give the days as a whole number from 0 to 60.';
+const LAY_UP = 'Give the days as a whole number from 0 to 90.';
+
+/** When the workshop is open, and what the plan reckons with. */
 export class UpdateWorkshopDaysDto {
   /** Monday first */
   @ArrayMinSize(7, { message: 'Say it of all seven days.' })
@@ -40,6 +63,21 @@ export class UpdateWorkshopDaysDto {
   @Unique((exception: WorkshopExceptionDto) => exception.on, 'This day stands there already.')
   @Parts(() => WorkshopExceptionDto, 400, 'Keep 400 days at most.')
   exceptions!: WorkshopExceptionDto[];
+
+  @Parts(() => NeededDaysDto, 400, 'Keep 400 such days at most.')
+  needed!: NeededDaysDto[];
+
+  /** days before its season by which a machine is ready */
+  @Min(0, { message: READY })
+  @Max(60, { message: READY })
+  @IsInt({ message: READY })
+  readyDays!: number;
+
+  /** days after its season within which a machine is laid up */
+  @Min(0, { message: LAY_UP })
+  @Max(90, { message: LAY_UP })
+  @IsInt({ message: LAY_UP })
+  layUpDays!: number;
 
   @IsInt({ message: 'The version that the change is based on is missing.' })
   version!: number;

@@ -4,10 +4,11 @@ import type { HoursGrid } from '../schedule/trigger.js';
 import type { MachineSchedule } from '../schedule/machineSchedule.js';
 import { plannerMachine } from './fromSchedule.js';
 import type { PlannableItem } from './fromSchedule.js';
+import { USUAL_MARGINS } from './seasonEdges.js';
 import { workshopDays, weekdayOf } from './workshopDays.js';
 
 const TODAY = '2027-05-10';
-const span = { today: civilDate(TODAY), horizon: 84, grid: 'sinceDone' as const };
+const span = { today: civilDate(TODAY), horizon: 84, grid: 'sinceDone' as const, margins: USUAL_MARGINS };
 
 function plannable(schedule: MachineSchedule, over: Partial<PlannableItem> = {}): PlannableItem[] {
   const plain = { minutes: 30, needs: [], worth: 20, notBefore: 0 };

@@ -1,6 +1,5 @@
-import { addDays, dayNumber, daysBetween } from '../calendar/civilDate.js';
+import { addDays, daysBetween } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
-import type { Consequence } from '../component/consequence.js';
 import type { DueAnswer } from '../schedule/due.js';
 import type { ScheduleItem } from '../schedule/item.js';
 import type { CalendarLimit, HoursLimit } from '../schedule/limit.js';
@@ -10,6 +9,9 @@ import type { EveryHours, HoursGrid, MeterName } from '../schedule/trigger.js';
 import { everyCalendarOf } from '../schedule/triggers/everyCalendar.js';
 import { hoursOf } from '../schedule/triggers/everyHours.js';
 import type { PlannerItem, PlannerMachine, PublishedVisit, SettledVisit } from './instance.js';
+import { edgeWork, layUpOf, seasonOf } from './seasonEdges.js';
+import type { SeasonMargins } from './seasonEdges.js';
+import { LATENESS } from './weights.js';
 
 /** An item of a visit, as far as the plan asks. */
 export interface PlannableItem {
@@ -38,15 +40,8 @@ export interface PlanSpan {
   readonly today: CivilDate;
   readonly horizon: number;
   readonly grid: HoursGrid;
+  readonly margins: SeasonMargins;
 }
-
-/** What an hour and a day past the limit are worth, in minutes of a mechanic. */
-export const LATENESS: Readonly<Record<Consequence, { readonly perHour: number; readonly perDay: number }>> =
-  {
-    ruin: { perHour: 20, perDay: 6 },
-    wear: { perHour: 5, perDay: 1.5 },
-    care: { perHour: 1.5, perDay: 0.5 },
-  };
 
 /** Short work without parts may come again sooner. */
 const SHORT_MINUTES = 10;
@@ -55,9 +50,6 @@ const LEAST_SHARE = { short: 0.4, usual: 0.6, ofSeason: 0.9 } as const;
 const ONCE_BEFORE = 14;
 const DAYS_OF_YEAR = 365;
 const DAYS_OF_MONTH = 30.44;
-/** Days before its season in which a machine is made ready, and by which it is. */
-const WAKE_DAYS = 45;
-const READY_DAYS = 3;
 const TENTH = 1.2816;
 
 /** Hours as the engine runs them. */
@@ -120,7 +112,12 @@ function onceBy({ answer }: PlannableItem, { today }: PlanSpan): PlannerItem['on
 }
 
 /** An item as the plan sees it; null where nothing says when it is due. */
-function plannerItem(of: PlannableItem, schedule: MachineSchedule, span: PlanSpan): PlannerItem | null {
+function plannerItem(
+  of: PlannableItem,
+  schedule: MachineSchedule,
+  span: PlanSpan,
+  edges: Pick<PlannerMachine, 'season' | 'layUp'>,
+): PlannerItem | null {
   const { answer, minutes, needs, worth, notBefore } = of;
   const { item, consequence } = answer;
   const hours = byHours(of, schedule, span);
@@ -140,8 +137,7 @@ function plannerItem(of: PlannableItem, schedule: MachineSchedule, span: PlanSpa
     leastShare: leastShareOf(of, item),
     notBefore,
     once,
-    wakesUp: false,
-    laysUp: false,
+    ...edgeWork(answer, edges, span.today),
   };
 }
 
@@ -162,28 +158,22 @@ function usageOf({ usage }: MachineSchedule, { today, horizon }: PlanSpan) {
   return { hoursBy, spreadOfWeek, spreadOfAll: before > 0 ? Math.sqrt(rest) / before : 0 };
 }
 
-/** The next season of a machine that begins within what is planned. */
-function seasonOf({ plan }: MachineSchedule, { today, horizon }: PlanSpan): PlannerMachine['season'] {
-  const now = dayNumber(today);
-  const next = plan.working.find(({ first }) => first > now && first - now < horizon);
-  if (!next) return null;
-  const start = next.first - now;
-  return { start, ready: Math.max(0, start - READY_DAYS), wakeFrom: Math.max(0, start - WAKE_DAYS) };
-}
-
 /** A machine as the plan sees it; items of which nothing says when they are due are left out. */
 export function plannerMachine(of: PlannableMachine, span: PlanSpan): PlannerMachine {
   const { id, schedule, setUp, shared, items, locked, published } = of;
+  const edges = {
+    season: seasonOf(schedule, span, span.margins),
+    layUp: layUpOf(schedule, span, span.margins),
+  };
   return {
     id,
     setUp,
     access: shared,
-    items: items.flatMap((item) => plannerItem(item, schedule, span) ?? []),
+    items: items.flatMap((item) => plannerItem(item, schedule, span, edges) ?? []),
     ...usageOf(schedule, span),
     awayCost: Array.from({ length: span.horizon }, () => 0),
     blocked: [],
-    season: seasonOf(schedule, span),
-    layUp: null,
+    ...edges,
     locked,
     published,
   };

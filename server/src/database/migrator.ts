@@ -31,6 +31,7 @@ import { waste } from './migrations/0029-waste.js';
 import { articlePhotos } from './migrations/0030-article-photos.js';
 import { sheds } from './migrations/0031-sheds.js';
 import { seasonPlan } from './migrations/0032-season-plan.js';
+import { planMargins } from './migrations/0033-plan-margins.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -38,7 +39,20 @@ const MIGRATIONS: readonly Migration[] = [
   ...[people, fleet, jobsAndShelf, schedule, meters, sheets, findings, costAndFindings],
   ...[binaryIds, frontGate, judgedMeters, components, recordsStand, dateOrder, restVoltage],
   ...[houseFigures, defectSearches, accessPhotos, rounds, workPlaces, everyDay],
-  ...[lateSteps, shedDevices, ownReadings, kits, fits, lots, buying, waste, articlePhotos, sheds, seasonPlan],
+  ...[
+    lateSteps,
+    shedDevices,
+    ownReadings,
+    kits,
+    fits,
+    lots,
+    buying,
+    waste,
+    articlePhotos,
+    sheds,
+    seasonPlan,
+    planMargins,
+  ],
 ];
 
 async function runAll(sequelize: Sequelize, steps: readonly Step[]): Promise<void> {

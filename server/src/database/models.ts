@@ -32,7 +32,13 @@ import {
   TakeRow,
 } from '../models/shelf.model.js';
 import { Site } from '../models/site.model.js';
-import { VisitCard, VisitCardItem, WorkshopDayException, WorkshopWeekday } from '../models/plan.model.js';
+import {
+  NeededDaysRow,
+  VisitCard,
+  VisitCardItem,
+  WorkshopDayException,
+  WorkshopWeekday,
+} from '../models/plan.model.js';
 import { IdempotentRequest } from '../models/idempotentRequest.model.js';
 
 /** Every table that the program reads or writes. */
@@ -81,6 +87,7 @@ export const MODELS = [
   TakeRow,
   TopUpRow,
   UsedOilRow,
+  NeededDaysRow,
   VisitCard,
   VisitCardItem,
   WorkshopDayException,

@@ -1,6 +1,6 @@
 import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
-import { Day, Flag, Id, Ref, Text, Whole } from '../database/columns.js';
+import { Day, Flag, Id, OptionalRef, Ref, Text, Whole } from '../database/columns.js';
 
 /** When the workshop is open on a day of the week: 0 for Monday. */
 @Table({ tableName: 'workshop_weekdays' })
@@ -23,6 +23,20 @@ export class WorkshopDayException extends Model<
   @Column({ type: DataType.DATEONLY, primaryKey: true }) declare onDay: string;
   @Whole declare minutes: number;
   @Whole declare bays: number;
+  @Text declare note: string;
+}
+
+/** Days on which a machine must not be missing. */
+@Table({ tableName: 'needed_days' })
+export class NeededDaysRow extends Model<
+  InferAttributes<NeededDaysRow>,
+  InferCreationAttributes<NeededDaysRow>
+> {
+  @Id declare id: string;
+  /** null: none of them may */
+  @OptionalRef declare machineId: string | null;
+  @Day declare fromDay: string;
+  @Day declare untilDay: string;
   @Text declare note: string;
 }
 

@@ -47,6 +47,11 @@ export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<S
   /** grows with every change of when the workshop is open */
   @Column({ type: DataType.INTEGER, allowNull: false, defaultValue: 1 })
   declare workshopDaysVersion: CreationOptional<number>;
+  /** days before its season by which a machine is ready, and after its last in which it is laid up */
+  @Column({ type: DataType.TINYINT, allowNull: false, defaultValue: 3 })
+  declare readyDays: CreationOptional<number>;
+  @Column({ type: DataType.TINYINT, allowNull: false, defaultValue: 21 })
+  declare layUpDays: CreationOptional<number>;
   /** grows with every plan that is published */
   @Column({ type: DataType.INTEGER, allowNull: false, defaultValue: 1 })
   declare planVersion: CreationOptional<number>;

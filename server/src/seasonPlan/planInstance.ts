@@ -1,9 +1,13 @@
 import type { PlannedMachineDto } from '@yugator/contracts';
 import {
+  blockedDays,
   civilDate,
   comingNeeds,
   daysBetween,
   daysUntilHere,
+  DROP_COST,
+  minutesWorth,
+  placesOf,
   plannerMachine,
   wantsMakers,
   withSettled,
@@ -15,7 +19,10 @@ import type {
   CivilDate,
   Fit,
   ItemArticle,
+  NeededDays,
   PlannableItem,
+  PlannableMachine,
+  PlannerItem,
   PlannerMachine,
   PlanSpan,
   PublishedVisit,
@@ -31,17 +38,12 @@ import type { VisitCard } from '../models/plan.model.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import type { SiteNow } from '../site/siteCalendar.js';
 
-/** What a card that the crew was told of costs when it is taken back, in minutes: once in a while is fine. */
-const DROP_COST = 12;
-/** Where nobody said what labour costs, parts are set against this rate for an hour (an assumption). */
-const USUAL_RATE_MINOR = 3_000;
-
 /** What the shelf says of a machine. */
 export interface TakesOfMachine {
   readonly fits: readonly Fit[];
   readonly ofLines: readonly ItemArticle[];
-  /** by article: prices in minor units, what lies there, and what is to come */
-  readonly prices: ReadonlyMap<string, number>;
+  /** by article: names, prices in minor units, what lies there, and what is to come */
+  readonly articles: ReadonlyMap<string, { readonly name: string; readonly priceMinor: number }>;
   readonly onHand: ReadonlyMap<string, number>;
   readonly arrivals: ReadonlyMap<string, readonly Arrival[]>;
 }
@@ -50,6 +52,7 @@ export interface TakesOfMachine {
 export interface PlanTime {
   readonly span: PlanSpan;
   readonly days: readonly WorkshopDay[];
+  readonly needed: readonly NeededDays[];
 }
 
 /** A machine of the plan, and its names. */
@@ -58,15 +61,17 @@ export interface PlannedMachine {
   readonly told: PlannedMachineDto;
 }
 
-/** What the parts of an item are worth in minutes of a mechanic, and days until all of them are here. */
-type Parts = Pick<PlannableItem, 'worth' | 'notBefore'>;
+/** What the parts of an item are worth in minutes of a mechanic, days until all of them are here, and which of them are awaited. */
+interface Parts extends Pick<PlannableItem, 'worth' | 'notBefore'> {
+  readonly waitsFor: readonly string[];
+}
 
-const NO_PARTS: Parts = { worth: 0, notBefore: 0 };
+const NO_PARTS: Parts = { worth: 0, notBefore: 0, waitsFor: [] };
 
 /** What each item takes from the shelf the next time that it is done. */
 function partsOf(
   { machine, schedule }: ScheduledMachine,
-  { fits, ofLines, prices, onHand, arrivals }: TakesOfMachine,
+  { fits, ofLines, articles, onHand, arrivals }: TakesOfMachine,
   { site, today }: SiteNow,
 ): ReadonlyMap<string, Parts> {
   const takes = {
@@ -75,21 +80,29 @@ function partsOf(
     spec: storedCardOrEmpty(machine.spec),
     makersOnly: wantsMakers(rulesOn(machine, site).parts, isCovered(machine, schedule.life, today)) !== null,
   };
-  const perMinute = (site.labourRateMinor || USUAL_RATE_MINOR) / 60;
   return new Map(
     schedule.answers.map(({ item, expectedOn }) => {
       // Whether and when it comes is for the plan to say.
       const on = expectedOn ?? today;
       const work = { item, nth: 0, earlyOn: on, expectedOn: on, lateOn: on };
-      const needs = comingNeeds([work], takes).flatMap(({ articles }) => articles.slice(0, 1));
+      const needs = comingNeeds([work], takes).flatMap((need) => need.articles.slice(0, 1));
       const cost = needs.reduce(
-        (sum, { articleId, quantity }) => sum + (prices.get(articleId) ?? 0) * quantity,
+        (sum, { articleId, quantity }) => sum + (articles.get(articleId)?.priceMinor ?? 0) * quantity,
         0,
       );
-      const days = needs.map(({ articleId, quantity }) =>
-        daysUntilHere(quantity, onHand.get(articleId) ?? 0, arrivals.get(articleId) ?? [], today),
-      );
-      return [item.id, { worth: cost / perMinute, notBefore: Math.max(0, ...days) }];
+      const awaited = needs.flatMap(({ articleId, quantity }) => {
+        const there = onHand.get(articleId) ?? 0;
+        const days = daysUntilHere(quantity, there, arrivals.get(articleId) ?? [], today);
+        return days > 0 ? [{ days, name: articles.get(articleId)?.name ?? '' }] : [];
+      });
+      return [
+        item.id,
+        {
+          worth: minutesWorth(cost, site.labourRateMinor),
+          notBefore: Math.max(0, ...awaited.map(({ days }) => days)),
+          waitsFor: awaited.map(({ name }) => name),
+        },
+      ];
     }),
   );
 }
@@ -108,52 +121,56 @@ function timesOf(scheduled: ScheduledMachine, { site }: SiteNow): WorkTimes {
 }
 
 /** The visit work of a machine, with what it takes in hands and parts. */
-function plannable(scheduled: ScheduledMachine, takes: TakesOfMachine, siteNow: SiteNow) {
+function plannable(
+  scheduled: ScheduledMachine,
+  parts: ReadonlyMap<string, Parts>,
+  siteNow: SiteNow,
+): Pick<PlannableMachine, 'setUp' | 'shared' | 'items'> {
   const times = timesOf(scheduled, siteNow);
-  const parts = partsOf(scheduled, takes, siteNow);
   const items = scheduled.schedule.answers.flatMap((answer): PlannableItem[] => {
     const { id } = answer.item;
     const info = scheduled.info.get(id);
     const own = times.items.get(id);
     if (!own || workPlaceOf(answer.item, info?.minutes ?? 0, info?.doneIn ?? null) === 'walk') return [];
-    return [{ answer, ...own, ...(parts.get(id) ?? NO_PARTS) }];
+    const { worth, notBefore } = parts.get(id) ?? NO_PARTS;
+    return [{ answer, ...own, worth, notBefore }];
   });
   return { setUp: times.setUp, shared: times.shared, items };
 }
 
-/** A card as a visit of the plan: the items that it does by their places; null where none of them is planned any more. */
-function visitOf(
-  card: VisitCard,
-  places: ReadonlyMap<string, number>,
-  today: CivilDate,
-): SettledVisit | null {
-  const items = (card.items ?? []).flatMap(({ itemId }) => places.get(itemId) ?? []);
-  return items.length ? { day: daysBetween(today, civilDate(card.onDay)), items } : null;
+/** A card that is still to come as a visit of the plan; null where none of its work is planned any more. */
+function visitOf(card: VisitCard, items: readonly PlannerItem[], today: CivilDate): SettledVisit | null {
+  const ids = (card.items ?? []).map(({ itemId }) => itemId);
+  const places = placesOf(ids, items);
+  return places.length ? { day: daysBetween(today, civilDate(card.onDay)), items: places } : null;
 }
 
-/** A machine as the plan sees it, with the cards that the crew was told of. */
+/** A machine as the plan sees it, with the cards that the crew was told of and that are still to come. */
 export function plannedMachine(
   scheduled: ScheduledMachine,
   takes: TakesOfMachine,
   cards: readonly VisitCard[],
   siteNow: SiteNow,
-  { span, days }: PlanTime,
+  { span, days, needed }: PlanTime,
 ): PlannedMachine {
   const { machine, schedule } = scheduled;
-  const base = { id: machine.id, schedule, ...plannable(scheduled, takes, siteNow) };
-  const planner = plannerMachine({ ...base, locked: [], published: [] }, span);
-  const places = new Map(planner.items.map(({ id }, place) => [id, place]));
+  const parts = partsOf(scheduled, takes, siteNow);
+  const planner = plannerMachine(
+    { id: machine.id, schedule, ...plannable(scheduled, parts, siteNow), locked: [], published: [] },
+    span,
+  );
   const visits = cards.flatMap((card) => {
-    const visit = visitOf(card, places, span.today);
+    const visit = visitOf(card, planner.items, span.today);
     return visit && visit.day < span.horizon ? [{ ...visit, isLocked: card.isLocked }] : [];
   });
   const locked = visits.filter(({ isLocked }) => isLocked).map(({ day, items }) => ({ day, items }));
   const published = visits
     .filter(({ isLocked }) => !isLocked)
     .map(({ day, items }): PublishedVisit => ({ day, items, dropCost: DROP_COST }));
+  const blocked = blockedDays(needed, machine.id, span.today, span.horizon);
   const answers = new Map(schedule.answers.map((answer) => [answer.item.id, answer]));
   return {
-    planner: withSettled({ ...planner, published }, locked, { days }),
+    planner: withSettled({ ...planner, blocked, published }, locked, { days }),
     told: {
       id: machine.id,
       tag: machine.tag,
@@ -165,6 +182,7 @@ export function plannedMachine(
           name: answer?.item.name ?? '',
           state: answer?.state ?? 'fine',
           expectedOn: answer?.expectedOn ?? null,
+          waitsFor: [...(parts.get(id)?.waitsFor ?? [])],
         };
       }),
     },

@@ -9,15 +9,19 @@ import type {
 import { addDays, civilDate } from '@yugator/core';
 import { faultsOf, fitActs } from '../testing/fitActs.js';
 import type { Refused } from '../testing/fitActs.js';
+import { jobActs } from '../testing/jobActs.js';
 import { yardOfFile } from '../testing/testApp.js';
 
 const yard = yardOfFile('Europe/London');
+const { ready, signOff } = jobActs(() => yard);
 const { register, oil, fit, receive, say } = fitActs(() => yard);
 
+const NOBODY = '00000000-0000-7000-8000-000000000000';
 const CLOSED = { minutes: 0, bays: 0 };
 const OPEN = { minutes: 240, bays: 2 };
 /** Tuesdays and Fridays. */
 const WEEK = [CLOSED, OPEN, CLOSED, CLOSED, OPEN, CLOSED, CLOSED];
+const SAID = { week: WEEK, exceptions: [], needed: [], readyDays: 3, layUpDays: 21 };
 
 const readDays = async () => (await yard.ask<WorkshopDaysDto>('GET', '/api/workshop-days')).body;
 const writeDays = (body: UpdateWorkshopDaysDto) =>
@@ -30,7 +34,7 @@ const publish = (body: PublishPlanDto) =>
 /** The yard with a workshop that is open, and its plan. */
 async function openWorkshop(): Promise<SeasonPlanDto> {
   const { version } = await readDays();
-  const { body } = await writeDays({ week: WEEK, exceptions: [], version });
+  const { body } = await writeDays({ ...SAID, version });
   expect(body.errors).toBeUndefined();
   return readPlan();
 }
@@ -50,9 +54,9 @@ describe('when the workshop is open', () => {
     expect(before.week).toEqual(Array.from({ length: 7 }, () => CLOSED));
     const { today } = await readPlan();
     const off = { on: addDays(civilDate(today), 3), minutes: 0, bays: 0, note: 'Holiday' };
-    const { body } = await writeDays({ week: WEEK, exceptions: [off], version: before.version });
-    expect(body).toEqual({ week: WEEK, exceptions: [off], version: before.version + 1 });
-    const stale = await writeDays({ week: WEEK, exceptions: [], version: before.version });
+    const { body } = await writeDays({ ...SAID, exceptions: [off], version: before.version });
+    expect(body).toEqual({ ...SAID, exceptions: [off], version: before.version + 1 });
+    const stale = await writeDays({ ...SAID, version: before.version });
     expect(stale.status).toBe(409);
     expect((await readPlan()).instance.days.map(({ day }) => day)).not.toContain(3);
   });
@@ -70,11 +74,39 @@ describe('when the workshop is open', () => {
       },
       '#/exceptions',
     ],
+    ['ready after its season', { readyDays: -1 }, '#/readyDays'],
+    ['laid up in a year', { layUpDays: 365 }, '#/layUpDays'],
+    [
+      'needed until before it is needed',
+      { needed: [{ machineId: null, from: '2027-05-05', until: '2027-05-04' }] },
+      '#/needed/0/until',
+    ],
+    [
+      'needed of a machine that is none',
+      { needed: [{ machineId: NOBODY, from: '2027-05-05', until: '2027-05-05' }] },
+      '#/needed/0/machineId',
+    ],
     ['a day that is none', { exceptions: [{ on: '2027-02-30', ...OPEN }] }, '#/exceptions/0/on'],
   ])('is not %s', async (_what, over, pointer) => {
     const { version } = await readDays();
-    const { status, body } = await writeDays({ week: WEEK, exceptions: [], version, ...over });
+    const { status, body } = await writeDays({ ...SAID, version, ...over });
     expect([status, faultsOf(body)[0]?.[0]]).toEqual([422, pointer]);
+  });
+});
+
+describe('what the plan reckons with', () => {
+  it('is on which days a machine is needed, and by when it is ready', async () => {
+    const { version } = await readDays();
+    const { today } = await readPlan();
+    const [machine, other] = [await register('N-1'), await register('N-2')];
+    const on = (days: number) => addDays(civilDate(today), days);
+    const fair = { machineId: machine.id, from: on(1), until: on(2), note: 'Village fair' };
+    const match = { machineId: null, from: on(4), until: on(4), note: 'Cup match' };
+    const said = { ...SAID, needed: [fair, match], readyDays: 10, layUpDays: 5 };
+    expect((await writeDays({ ...said, version })).body).toEqual({ ...said, version: version + 1 });
+    const { instance } = await readPlan();
+    const blocked = ({ id }: { id: string }) => instance.machines.find((each) => each.id === id)?.blocked;
+    expect([blocked(machine), blocked(other)]).toEqual([[1, 2, 4], [4]]);
   });
 });
 
@@ -149,18 +181,8 @@ describe('the plan', () => {
 
   it.each<[string, (card: VisitCardFieldsDto, today: string) => VisitCardFieldsDto[], string, string]>([
     ['yesterday', (card, today) => [{ ...card, on: addDays(civilDate(today), -1) }], 'on', 'past'],
-    [
-      'for a machine that is none',
-      (card) => [{ ...card, machineId: '00000000-0000-7000-8000-000000000000' }],
-      'machineId',
-      'unknown',
-    ],
-    [
-      'for a line of another machine',
-      (card) => [{ ...card, itemIds: ['00000000-0000-7000-8000-000000000000'] }],
-      'itemIds',
-      'unknown',
-    ],
+    ['for a machine that is none', (card) => [{ ...card, machineId: NOBODY }], 'machineId', 'unknown'],
+    ['for a line of another machine', (card) => [{ ...card, itemIds: [NOBODY] }], 'itemIds', 'unknown'],
     ['for nothing', (card) => [{ ...card, itemIds: [] }], 'itemIds', 'arrayNotEmpty'],
   ])('has no card %s', async (_what, cardsOf, field, code) => {
     const plan = await openWorkshop();
@@ -181,6 +203,25 @@ describe('the plan', () => {
     expect(body.visits.map((visit) => visit.on)).toEqual([plan.today, on(1).on]);
     expect(body.visits[0]).toMatchObject({ itemIds: card.itemIds, isDone: false, openJobId: null });
     expect(body.visits[0]?.lines.every(Boolean)).toBe(true);
+  });
+
+  it('tells what was done and what was missed, and plans neither again', async () => {
+    const { version } = await openWorkshop();
+    const { today } = await readPlan();
+    const { crew } = yard;
+    const card = { machineId: crew.machine, itemIds: [crew.oil], isLocked: false };
+    const kept = { ...card, on: addDays(civilDate(today), 1) };
+    await publish({ cards: [kept], version });
+    const states = async () => (await readPlan()).cards.map(({ on, state }) => [on, state]);
+    expect(await states()).toEqual([[kept.on, 'planned']]);
+    await signOff(await ready(), { doneOn: today });
+    expect(await states()).toEqual([[kept.on, 'done']]);
+    const plan = await readPlan();
+    expect(plan.instance.machines.find(({ id }) => id === crew.machine)?.published).toEqual([]);
+    // It stays told when the next plan is published.
+    expect((await publish({ cards: [], version: plan.version })).body.cards).toMatchObject([
+      { state: 'done' },
+    ]);
   });
 
   it('has one visit of a machine on a day', async () => {

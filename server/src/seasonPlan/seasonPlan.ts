@@ -1,7 +1,16 @@
 import { Injectable } from '@nestjs/common';
 import type { FieldFaultDto, PublishPlanDto, SeasonPlanDto, VisitCardFieldsDto } from '@yugator/contracts';
-import { civilDate, workshopDays } from '@yugator/core';
-import type { CivilDate, PlannerInstance } from '@yugator/core';
+import {
+  ADD_COST,
+  addDays,
+  cardState,
+  civilDate,
+  LAY_UP_COST,
+  READY_COST,
+  TOLD_DAYS,
+  workshopDays,
+} from '@yugator/core';
+import type { CardState, CivilDate, PlannerInstance } from '@yugator/core';
 import { Op } from 'sequelize';
 import { v7 as uuid } from 'uuid';
 import { arrivalsByArticle } from '../buying/arrivals.js';
@@ -9,6 +18,7 @@ import { grouped } from '../database/grouped.js';
 import { inChunks } from '../database/inChunks.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import type { Person } from '../models/person.model.js';
+import { Job, JobItem } from '../models/job.model.js';
 import { VisitCard, VisitCardItem } from '../models/plan.model.js';
 import { Article, FitRow, ItemArticleRow } from '../models/shelf.model.js';
 import type { Site } from '../models/site.model.js';
@@ -24,19 +34,16 @@ import type { PlannedMachine } from './planInstance.js';
 import { planSite, WorkshopDays } from './workshopDays.js';
 
 const WEEKS = 12;
-/** A new card within the first four weeks costs the crew so many minutes to get used to. */
-const ADD_COST = 6;
-const TOLD_DAYS = 28;
-/** A day past readiness, and a day past the last of the lay-up, in minutes. */
-const READY_COST = 8;
-const LAY_UP_COST = 2;
+/** Cards of so many days before today are told with what became of them. */
+const TOLD_BACK = 14;
 
 /** All that a plan follows from. */
 interface PlanFacts {
   readonly today: CivilDate;
   readonly instance: PlannerInstance;
   readonly machines: readonly PlannedMachine[];
-  readonly cards: readonly VisitCard[];
+  /** from a fortnight ago on */
+  readonly cards: readonly { readonly card: VisitCard; readonly state: CardState }[];
 }
 
 /** Which machine comes to the workshop on which day, and for what. */
@@ -58,12 +65,13 @@ export class SeasonPlans {
       weeks,
       instance,
       machines: machines.map(({ told }) => told),
-      cards: cards.map(({ machineId, onDay, isLocked, minutes, items }) => ({
-        machineId,
-        on: onDay,
-        isLocked,
-        minutes,
-        itemIds: (items ?? []).map(({ itemId }) => itemId),
+      cards: cards.map(({ card, state }) => ({
+        machineId: card.machineId,
+        on: card.onDay,
+        isLocked: card.isLocked,
+        minutes: card.minutes,
+        itemIds: itemsOf(card),
+        state,
       })),
       publishedAt: site.planPublishedAt?.toISOString() ?? null,
       publishedBy: names.get(site.planPublishedById ?? '') ?? null,
@@ -76,14 +84,19 @@ export class SeasonPlans {
     const { now } = await this.calendar.read();
     await this.checkVersion(await planSite(), version);
     // Whole schedules are worked out before anything is locked.
-    const { today, machines } = await this.facts(WEEKS);
+    const { today, machines, cards: before } = await this.facts(WEEKS);
+    const keys = new Set(cards.map(({ machineId, on }) => `${machineId} ${on}`));
+    // What was done stays told, unless its machine comes again on that day.
+    const replaced = before.flatMap(({ card, state }) =>
+      state === 'planned' || keys.has(`${card.machineId} ${card.onDay}`) ? [card.id] : [],
+    );
     const byId = new Map(machines.map((machine) => [machine.told.id, machine]));
     const faults = cards.flatMap((card, at) => cardFaults(card, byId, today, `/cards/${at}`));
     if (faults.length) throw fieldProblem(...faults);
     await this.work.run(async () => {
       const site = await planSite(true);
       await this.checkVersion(site, version);
-      await VisitCard.destroy({ where: { onDay: { [Op.gte]: today } } });
+      await VisitCard.destroy({ where: { id: replaced } });
       const rows = cards.map((card) => ({ id: uuid(), card }));
       await inChunks(rows, (chunk) =>
         VisitCard.bulkCreate(
@@ -121,32 +134,35 @@ export class SeasonPlans {
     const [scheduled, days, cards, fits, lines, articles, onHand, orders] = await Promise.all([
       this.schedule.read(),
       this.days.read(),
-      VisitCard.findAll({
-        where: { onDay: { [Op.gte]: today } },
-        include: [VisitCardItem],
-        order: ['onDay', 'machineId'],
-      }),
+      storedCards(today),
       FitRow.findAll(),
       ItemArticleRow.findAll(),
-      Article.findAll({ attributes: ['id', 'priceMinor'], raw: true }),
+      Article.findAll({ attributes: ['id', 'name', 'priceMinor'], raw: true }),
       this.shelf.onHandById(),
       arrivalsByArticle(today),
     ]);
     const arrivals = new Map(
       [...orders].map(([id, own]) => [id, own.map(({ on, quantity }) => ({ on: civilDate(on), quantity }))]),
     );
-    const prices = new Map(articles.map(({ id, priceMinor }) => [id, priceMinor]));
+    const articlesById = new Map(articles.map((article) => [article.id, article]));
     const fitsOf = grouped(fits, ({ machineId }) => machineId);
     const linesOf = grouped(lines, ({ itemId }) => itemId);
-    const cardsOf = grouped(cards, ({ machineId }) => machineId);
-    const span = { today, horizon, grid: site.hoursGrid };
+    const toCome = cards.flatMap(({ card, state }) => (state === 'planned' ? [card] : []));
+    const cardsOf = grouped(toCome, ({ machineId }) => machineId);
+    const { readyDays, layUpDays } = days;
+    const span = { today, horizon, grid: site.hoursGrid, margins: { readyDays, layUpDays } };
+    const needed = days.needed.map(({ machineId = null, from, until }) => ({
+      machineId,
+      from: civilDate(from),
+      until: civilDate(until),
+    }));
     const exceptions = days.exceptions.map((each) => ({ ...each, on: civilDate(each.on) }));
     const open = workshopDays(days.week, exceptions, today, horizon);
     const machines = await mapGently(scheduled, (each) => {
       const { id } = each.machine;
       const ofLines = each.facts.items.flatMap((item) => linesOf.get(item.id) ?? []);
-      const takes = { fits: fitsOf.get(id) ?? [], ofLines, prices, onHand, arrivals };
-      return plannedMachine(each, takes, cardsOf.get(id) ?? [], siteNow, { span, days: open });
+      const takes = { fits: fitsOf.get(id) ?? [], ofLines, articles: articlesById, onHand, arrivals };
+      return plannedMachine(each, takes, cardsOf.get(id) ?? [], siteNow, { span, days: open, needed });
     });
     const instance: PlannerInstance = {
       horizon,
@@ -154,10 +170,38 @@ export class SeasonPlans {
       machines: machines.map(({ planner }) => planner),
       readyCost: READY_COST,
       layUpCost: LAY_UP_COST,
-      published: cards.length ? { until: TOLD_DAYS, addCost: ADD_COST } : null,
+      published: toCome.length ? { until: TOLD_DAYS, addCost: ADD_COST } : null,
     };
     return { today, instance, machines, cards };
   }
+}
+
+function itemsOf({ items = [] }: VisitCard): string[] {
+  return items.map(({ itemId }) => itemId);
+}
+
+/** The cards from a fortnight ago on, in the order of their days, with what became of them. */
+async function storedCards(today: CivilDate): Promise<PlanFacts['cards']> {
+  const from = addDays(today, -TOLD_BACK);
+  const cards = await VisitCard.findAll({
+    where: { onDay: { [Op.gte]: from } },
+    include: [VisitCardItem],
+    order: ['onDay', 'machineId'],
+  });
+  const machineIds = [...new Set(cards.map(({ machineId }) => machineId))];
+  const jobs = await Job.findAll({
+    where: { machineId: machineIds, state: 'signedOff', doneOn: { [Op.gte]: addDays(from, -TOLD_BACK) } },
+    attributes: ['id', 'machineId', 'doneOn'],
+    include: [{ model: JobItem, where: { outcome: 'done' }, required: true, attributes: ['itemId'] }],
+  });
+  const jobsOf = grouped(jobs, ({ machineId }) => machineId);
+  return cards.map((card) => {
+    const visits = (jobsOf.get(card.machineId) ?? []).flatMap(({ doneOn, items = [] }) =>
+      doneOn ? [{ on: civilDate(doneOn), itemIds: items.map(({ itemId }) => itemId) }] : [],
+    );
+    const state = cardState({ on: civilDate(card.onDay), itemIds: itemsOf(card) }, visits, today);
+    return { card, state };
+  });
 }
 
 /** What speaks against a card. */

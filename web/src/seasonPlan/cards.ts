@@ -1,5 +1,5 @@
 import type { SeasonPlanDto, VisitCardFieldsDto } from '@yugator/contracts';
-import { addDays, civilDate, daysBetween, visitMinutesOf, withSettled } from '@yugator/core';
+import { addDays, civilDate, daysBetween, placesOf, visitMinutesOf, withSettled } from '@yugator/core';
 import type { PlannerInstance, SeasonPlan } from '@yugator/core';
 
 /** A visit as it lies on the wall: a machine and its work by their places in the plan, a day counted from today. */
@@ -10,15 +10,13 @@ export interface Card {
   readonly isLocked: boolean;
 }
 
-/** The cards that are published; work that is no longer planned has gone from them. */
+/** The cards that are published and still to come; work that is no longer planned has gone from them. */
 export function publishedCards({ cards, machines, today }: SeasonPlanDto): Card[] {
-  return cards.flatMap(({ machineId, on, itemIds, isLocked }) => {
+  return cards.flatMap(({ machineId, on, itemIds, isLocked, state }) => {
     const machine = machines.findIndex(({ id }) => id === machineId);
-    const places = (machines[machine]?.items ?? []).flatMap(({ id }, place) =>
-      itemIds.includes(id) ? [place] : [],
-    );
+    const items = placesOf(itemIds, machines[machine]?.items ?? []);
     const day = daysBetween(civilDate(today), civilDate(on));
-    return places.length ? [{ machine, day, items: places, isLocked }] : [];
+    return state === 'planned' && items.length ? [{ machine, day, items, isLocked }] : [];
   });
 }
 

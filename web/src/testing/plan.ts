@@ -1,4 +1,4 @@
-import type { SeasonPlanDto } from '@yugator/contracts';
+import type { PlannedItemDto, SeasonPlanDto } from '@yugator/contracts';
 import type { PlannerItem, PlannerMachine } from '@yugator/core';
 
 const ITEM: PlannerItem = {
@@ -39,7 +39,7 @@ const MACHINE: PlannerMachine = {
 /** A plan of two machines for the tests of screens: Tuesdays and Fridays, from 10 May 2027 on, two cards published. */
 export function planFixture(over: Partial<SeasonPlanDto> = {}): SeasonPlanDto {
   const days = [1, 4, 8, 11, 15, 18].map((day) => ({ day, minutes: 120, bays: 2 }));
-  const told = { state: 'ripe', expectedOn: '2027-05-14' } as const;
+  const told = { state: 'ripe', expectedOn: '2027-05-14', waitsFor: [] } satisfies Partial<PlannedItemDto>;
   return {
     today: '2027-05-10',
     weeks: 12,
@@ -77,8 +77,15 @@ export function planFixture(over: Partial<SeasonPlanDto> = {}): SeasonPlanDto {
       },
     ],
     cards: [
-      { machineId: 'm1', on: '2027-05-11', itemIds: ['oil', 'air'], isLocked: false, minutes: 43 },
-      { machineId: 'm2', on: '2027-05-14', itemIds: ['belt'], isLocked: true, minutes: 24 },
+      {
+        machineId: 'm1',
+        on: '2027-05-11',
+        itemIds: ['oil', 'air'],
+        isLocked: false,
+        minutes: 43,
+        state: 'planned',
+      },
+      { machineId: 'm2', on: '2027-05-14', itemIds: ['belt'], isLocked: true, minutes: 24, state: 'planned' },
     ],
     publishedAt: '2027-05-09T10:00:00Z',
     publishedBy: 'Marit',
