@@ -2,10 +2,8 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { UpdateWorkshopDaysDto } from '@yugator/contracts';
 import type { WorkshopDaysDto } from '@yugator/contracts';
-import { useFieldArray } from 'react-hook-form';
 import { Link } from 'react-router';
 import { useWrite } from '../api/useWrite.js';
-import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
 import form_ from '../form/form.module.css';
 import { useDtoForm } from '../form/useDtoForm.js';
@@ -14,7 +12,9 @@ import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
-import { useIsOneOf, useSession } from '../session/useSession.js';
+import { useIsOneOf } from '../session/useSession.js';
+import { MarginFields, NeededFields } from './NeededFields.js';
+import { OtherDays } from './OtherDays.js';
 import { planQueries } from './planQueries.js';
 import styles from './plan.module.css';
 
@@ -22,9 +22,7 @@ const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Satur
 
 function DaysForm({ days }: { days: WorkshopDaysDto }) {
   const say = useNotice();
-  const { today } = useSession();
   const form = useDtoForm<UpdateWorkshopDaysDto>(UpdateWorkshopDaysDto, days, 'onSubmit');
-  const { fields, append, remove } = useFieldArray({ control: form.control, name: 'exceptions' });
   const update = useWrite<WorkshopDaysDto, UpdateWorkshopDaysDto>(
     (body) => ({ method: 'PUT', path: '/workshop-days', body }),
     ['plan'],
@@ -71,25 +69,9 @@ function DaysForm({ days }: { days: WorkshopDaysDto }) {
           Minutes of all hands together: two mechanics for four hours are 480. 0 is closed.
         </p>
       </fieldset>
-      <fieldset className={form_.plain}>
-        <legend>
-          <h2>Otherwise on</h2>
-        </legend>
-        {fields.map((field, at) => (
-          <div key={field.id} className={styles.exception}>
-            <DayField form={form} name={`exceptions.${at}.on`} label="Day" />
-            <Field form={form} name={`exceptions.${at}.minutes`} label="Minutes" figure size="small" />
-            <Field form={form} name={`exceptions.${at}.bays`} label="Machines" figure size="small" />
-            <Field form={form} name={`exceptions.${at}.note`} label="Why" size="small" />
-            <Button variant="text" onClick={() => remove(at)} aria-label={`Take out ${field.on}`}>
-              Take out
-            </Button>
-          </div>
-        ))}
-        <Button onClick={() => append({ on: today, minutes: 0, bays: 0, note: '' })}>
-          A day on which it is otherwise
-        </Button>
-      </fieldset>
+      <OtherDays form={form} />
+      <NeededFields form={form} />
+      <MarginFields form={form} />
       <div className={form_.acts}>
         <Button type="submit" variant="contained" color="primary" loading={update.isPending}>
           Save the days

@@ -12,7 +12,12 @@ it('reads what is published, without work that is no longer planned, and writes 
     { machine: 0, day: 1, items: [0, 1], isLocked: false },
     { machine: 1, day: 4, items: [0], isLocked: true },
   ]);
-  expect(toFields(cards, PLAN)).toEqual(PLAN.cards.map(({ minutes: _minutes, ...card }) => card));
+  expect(toFields(cards, PLAN)).toEqual(PLAN.cards.map(({ minutes: _minutes, state: _state, ...card }) => card));
+});
+
+it('leaves out what was done and what was missed', () => {
+  const [first, second] = PLAN.cards.map((card, at) => ({ ...card, state: at ? 'done' : 'missed' }) as const);
+  expect(publishedCards({ ...PLAN, cards: [first, second].flatMap((card) => card ?? []) })).toEqual([]);
 });
 
 it('adds up set-up, what is shared once, and the work', () => {
