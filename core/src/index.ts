@@ -100,6 +100,7 @@ export * from './planner/judge.js';
 export * from './planner/partsHere.js';
 export * from './planner/settled.js';
 export * from './planner/workshopDays.js';
+export { firstPlan } from './planner/greedy.js';
 export { planSeason, plannerSolver } from './planner/planSeason.js';
 export type { FoundPlan, PlanEffort, PlannerSolver, PlanProgress } from './planner/planSeason.js';
 export * from './shelf/places.js';

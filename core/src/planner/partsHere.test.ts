@@ -1,5 +1,5 @@
 import { civilDate } from '../calendar/civilDate.js';
-import { daysUntilHere } from './partsHere.js';
+import { daysUntilHere, withKitContents } from './partsHere.js';
 
 const TODAY = civilDate('2027-05-10');
 const later = [
@@ -17,4 +17,30 @@ it.each([
   ['what was to come yesterday comes today', 1, 0, late, 0],
 ])('%s', (_what, quantity, onHand, arrivals, days) => {
   expect(daysUntilHere(quantity, onHand, arrivals, TODAY)).toBe(days);
+});
+
+it('what unopened kits hold lies there too', () => {
+  const kits = new Map([
+    [
+      'kit',
+      [
+        { articleId: 'filter', quantity: 1 },
+        { articleId: 'oil', quantity: 1.9 },
+      ],
+    ],
+  ]);
+  const all = withKitContents(
+    new Map([
+      ['kit', 2],
+      ['oil', 0.5],
+      ['plug', 3],
+    ]),
+    kits,
+  );
+  expect([...all].sort()).toEqual([
+    ['filter', 2],
+    ['kit', 2],
+    ['oil', 4.3],
+    ['plug', 3],
+  ]);
 });

@@ -19,3 +19,17 @@ export function daysUntilHere(
   }
   return 0;
 }
+
+/** What lies there of articles, with what unopened kits hold of them. */
+export function withKitContents(
+  onHand: ReadonlyMap<string, number>,
+  kits: ReadonlyMap<string, readonly { readonly articleId: string; readonly quantity: number }[]>,
+): ReadonlyMap<string, number> {
+  const all = new Map(onHand);
+  for (const [kitId, contents] of kits) {
+    const kitsHere = Math.max(0, onHand.get(kitId) ?? 0);
+    for (const { articleId, quantity } of contents)
+      all.set(articleId, (all.get(articleId) ?? 0) + kitsHere * quantity);
+  }
+  return all;
+}

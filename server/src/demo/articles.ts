@@ -225,7 +225,7 @@ export const ARTICLES: readonly DemoArticle[] = [
   ),
   plug(['S-02', 'Spark plug, long reach', 'Rack B, 2', 0, 4, 450], [['Hobbin', 'HV 440']], 26.5),
   filter(
-    ['H-01', 'Hydro filter, zero-turn', 'Rack B, 3', 2, 4, 1460],
+    ['H-01', 'Hydro filter, zero-turn', 'Rack B, 3', 2, 2, 1460],
     'hydroFilters',
     [['Verrick', 'VH-52']],
     [88, 76, 62.5, '3/4-16 UNF', null],

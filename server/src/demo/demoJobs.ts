@@ -44,6 +44,7 @@ const FORGOTTEN: ReadonlySet<string> = new Set([
   'Air filter, V-twin',
   'Fuel filter, in-line',
   '20W-50 hydro oil',
+  'Hydro filter, zero-turn',
 ]);
 
 /** Where jobs are done, and what is bought lies. */

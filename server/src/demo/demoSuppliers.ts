@@ -91,14 +91,41 @@ const SUPPLIERS: readonly DemoSupplier[] = [
   },
 ];
 
-/** Of these a first part has arrived: so many of so many. */
-const ORDERED = [
-  ['Fuel filter, in-line', 6, 6],
-  ['Air filter, utility vehicle', 4, 0],
-  ['Hydro filter, zero-turn', 4, 2],
-] as const;
+/** An order as it stands: so many of an article, of which so many have arrived. */
+interface DemoOrder {
+  readonly from: string;
+  readonly orderedDaysAgo: number;
+  readonly expectedInDays: number;
+  readonly note: string;
+  readonly lines: readonly (readonly [article: string, ordered: number, arrived: number])[];
+}
 
-/** Suppliers with what they sell, and an order of which half has arrived; `today`: of the demonstration. */
+/** One of which half is here, and one that comes later than work is due that waits for it. */
+const ORDERS: readonly DemoOrder[] = [
+  {
+    from: 'Hollin Mower Spares',
+    orderedDaysAgo: 4,
+    expectedInDays: 2,
+    note: 'The rest follows, they say',
+    lines: [
+      ['Fuel filter, in-line', 6, 6],
+      ['Air filter, utility vehicle', 4, 0],
+      ['Hydraulic filter pair, utility vehicle', 4, 2],
+    ],
+  },
+  {
+    from: 'Farrow Parts by Post',
+    orderedDaysAgo: 1,
+    expectedInDays: 17,
+    note: 'The maker is behind',
+    lines: [
+      ['Hydro filter, zero-turn', 4, 0],
+      ['Oil filter, utility vehicle', 3, 0],
+    ],
+  },
+];
+
+/** Suppliers with what they sell, and what was ordered from them; `today`: of the demonstration. */
 export async function writeDemoSuppliers(leadId: string, today: CivilDate): Promise<void> {
   const articles = await Article.findAll({ attributes: ['id', 'name'], raw: true });
   const idByName = new Map(articles.map(({ id, name }) => [name, id]));
@@ -118,22 +145,32 @@ export async function writeDemoSuppliers(leadId: string, today: CivilDate): Prom
       ),
     ),
   );
-  const from = suppliers[1];
-  if (!from) return;
+  const supplierIds = new Map(suppliers.map(({ id, name }) => [name, id]));
+  for (const order of ORDERS)
+    await writeOrder(order, known(supplierIds, order.from), idByName, leadId, today);
+}
+
+async function writeOrder(
+  { from, orderedDaysAgo, expectedInDays, note, lines }: DemoOrder,
+  supplierId: string,
+  idByName: ReadonlyMap<string, string>,
+  leadId: string,
+  today: CivilDate,
+): Promise<void> {
   const orderId = uuid();
   await Order.create({
     id: orderId,
-    supplierId: from.id,
-    supplierName: from.name,
-    orderedOn: addDays(today, -4),
-    expectedOn: addDays(today, 2),
+    supplierId,
+    supplierName: from,
+    orderedOn: addDays(today, -orderedDaysAgo),
+    expectedOn: addDays(today, expectedInDays),
     orderedById: leadId,
-    carriageMinor: from.carriageMinor,
-    note: 'The rest follows, they say',
+    carriageMinor: SUPPLIERS.find(({ name }) => name === from)?.carriageMinor ?? 0,
+    note,
     isOpen: true,
   });
   await OrderLine.bulkCreate(
-    ORDERED.map(([name, packs, arrived], n) => ({
+    lines.map(([name, packs, arrived], n) => ({
       orderId,
       n,
       articleId: known(idByName, name),
@@ -145,22 +182,24 @@ export async function writeDemoSuppliers(leadId: string, today: CivilDate): Prom
     })),
   );
   await Movement.bulkCreate(
-    ORDERED.filter(([, , arrived]) => arrived > 0).map(([name, , arrived]) => {
-      const valueMinor = arrived * known(PRICES, name);
-      return {
-        id: uuid(),
-        articleId: known(idByName, name),
-        kind: 'received' as const,
-        quantity: arrived,
-        valueMinor,
-        leftQuantity: arrived,
-        leftMinor: valueMinor,
-        shed: 'North shed',
-        movedAt: new Date(instantOnDay(addDays(today, -1), 9, TIME_ZONE)),
-        movedById: leadId,
-        jobId: null,
-        note: `From ${from.name}`,
-      };
-    }),
+    lines
+      .filter(([, , arrived]) => arrived > 0)
+      .map(([name, , arrived]) => {
+        const valueMinor = arrived * known(PRICES, name);
+        return {
+          id: uuid(),
+          articleId: known(idByName, name),
+          kind: 'received' as const,
+          quantity: arrived,
+          valueMinor,
+          leftQuantity: arrived,
+          leftMinor: valueMinor,
+          shed: 'North shed',
+          movedAt: new Date(instantOnDay(addDays(today, -1), 9, TIME_ZONE)),
+          movedById: leadId,
+          jobId: null,
+          note: `From ${from}`,
+        };
+      }),
   );
 }

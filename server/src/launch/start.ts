@@ -18,6 +18,8 @@ import { lanCertificates } from '../lan/lanCertificates.js';
 import type { LanCertificates } from '../lan/lanCertificates.js';
 import { newSetUpCode } from '../session/setUpCode.js';
 import { Site } from '../models/site.model.js';
+import { publishDemoPlan } from '../seasonPlan/demoPlan.js';
+import { SeasonPlans } from '../seasonPlan/seasonPlan.js';
 import { FolderStorage } from '../storage/storage.js';
 import { prepareDataFolder } from './dataFolder.js';
 import { takeDataFolder } from './dataLock.js';
@@ -62,15 +64,15 @@ async function connected(url: string): Promise<Sequelize> {
   }
 }
 
-/** Brings the schema up to date and fills an empty database as the options ask. */
-async function prepareDatabase(sequelize: Sequelize, options: StartOptions): Promise<void> {
+/** Brings the schema up to date and fills an empty database as the options ask; whether the demonstration was loaded now. */
+async function prepareDatabase(sequelize: Sequelize, options: StartOptions): Promise<boolean> {
   const migrations = migrator(sequelize);
   if (options.resetDemo) await migrations.down({ to: 0 });
   await migrations.up();
-  if (!options.empty && (await Site.count()) === 0) {
-    say('Loading the demonstration crew …');
-    await loadDemonstration(sequelize, new SystemClock().now());
-  }
+  if (options.empty || (await Site.count()) > 0) return false;
+  say('Loading the demonstration crew …');
+  await loadDemonstration(sequelize, new SystemClock().now());
+  return true;
 }
 
 /** What phones need to know, and what is compared on them. */
@@ -153,7 +155,7 @@ async function run(options: StartOptions): Promise<void> {
       : await startLocalMariaDb(join(options.data, 'mariadb'), { say: warn });
     const databaseUrl = options.databaseUrl ?? running.database?.url ?? '';
     running.sequelize = await connected(databaseUrl);
-    await prepareDatabase(running.sequelize, options);
+    const isDemoNew = await prepareDatabase(running.sequelize, options);
     const setUpCode = newSetUpCode();
     const hosts = new KnownHosts(options.hosts);
     const siteName = (await Site.findOne())?.name ?? 'this site';
@@ -173,6 +175,7 @@ async function run(options: StartOptions): Promise<void> {
       ...(tls ? { tls: tls.machine } : {}),
       ...(running.database ? { storage: new FolderStorage(options.data) } : {}),
     });
+    if (isDemoNew) await publishDemoPlan(running.app.get(SeasonPlans));
     if (tls) {
       const renew = async () => (await certificates()) ?? tls;
       const parts = { app: running.app, hosts, port: options.port, siteName, certificates: tls, renew };

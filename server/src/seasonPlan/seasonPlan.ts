@@ -8,6 +8,7 @@ import {
   LAY_UP_COST,
   READY_COST,
   TOLD_DAYS,
+  withKitContents,
   workshopDays,
 } from '@yugator/core';
 import type { CardState, CivilDate, PlannerInstance } from '@yugator/core';
@@ -26,6 +27,7 @@ import { namesById } from '../people/namesById.js';
 import { fault, fieldProblem, stale } from '../problem/problem.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import { partsByKit } from '../shelf/kitParts.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { cardMinutes } from './cardMinutes.js';
@@ -131,7 +133,7 @@ export class SeasonPlans {
     const siteNow = await this.calendar.read();
     const { today, site } = siteNow;
     const horizon = weeks * 7;
-    const [scheduled, days, cards, fits, lines, articles, onHand, orders] = await Promise.all([
+    const [scheduled, days, cards, fits, lines, articles, loose, kits, orders] = await Promise.all([
       this.schedule.read(),
       this.days.read(),
       storedCards(today),
@@ -139,12 +141,14 @@ export class SeasonPlans {
       ItemArticleRow.findAll(),
       Article.findAll({ attributes: ['id', 'name', 'priceMinor'], raw: true }),
       this.shelf.onHandById(),
+      partsByKit(),
       arrivalsByArticle(today),
     ]);
     const arrivals = new Map(
       [...orders].map(([id, own]) => [id, own.map(({ on, quantity }) => ({ on: civilDate(on), quantity }))]),
     );
     const articlesById = new Map(articles.map((article) => [article.id, article]));
+    const onHand = withKitContents(loose, kits);
     const fitsOf = grouped(fits, ({ machineId }) => machineId);
     const linesOf = grouped(lines, ({ itemId }) => itemId);
     const toCome = cards.flatMap(({ card, state }) => (state === 'planned' ? [card] : []));
