@@ -98,6 +98,7 @@ export * from './planner/cardState.js';
 export * from './planner/workOf.js';
 export * from './planner/judge.js';
 export * from './planner/partsHere.js';
+export * from './planner/troubles.js';
 export * from './planner/settled.js';
 export * from './planner/workshopDays.js';
 export { firstPlan } from './planner/greedy.js';

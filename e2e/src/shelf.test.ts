@@ -141,7 +141,10 @@ describe('the shelf', () => {
     });
     const first = await openJob(page, 'M-05', ['Engine oil and filter', 'Spark plugs: replace']);
     await page.click('summary');
-    await sees(page, /1 × Yearly kit, V-twin \(leaves 1 × Air filter, V-twin, 1 × Fuel filter, in-line\)/);
+    await sees(
+      page,
+      /1 × Yearly kit, V-twin, from North shed \(leaves 1 × Air filter, V-twin, 1 × Fuel filter, in-line\)/,
+    );
     await signOff(page, await lastShown(page, 'M-05'));
     const { record } = await read<JobOnWire>(page, `/api/jobs/${first}`);
     expect(record?.left.map(({ name }) => name).toSorted()).toEqual([

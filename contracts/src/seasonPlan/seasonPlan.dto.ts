@@ -1,6 +1,7 @@
-import type { CardState, DueState, PlannerInstance } from '@yugator/core';
+import type { CardState, DueState, PlannerInstance, Trouble } from '@yugator/core';
 import { ArrayNotEmpty, IsBoolean, IsIn, IsInt, IsOptional } from 'class-validator';
 import { Type } from 'class-transformer';
+import { MachineRefDto } from '../machine/machine.dto.js';
 import { IsCivilDay, IsId, IsTexts, Parts, Unique } from '../rules/index.js';
 
 /** Weeks that are planned at once. */
@@ -75,6 +76,21 @@ export class PublishPlanDto {
   version!: number;
 }
 
+/** Why the published plan no longer holds. */
+export class PlanTroubleDto {
+  kind!: Trouble['kind'];
+  /** null of a day that is too full */
+  machine!: MachineRefDto | null;
+  /** civil date; null of work that is on no card */
+  on!: string | null;
+  /** the work it is about, by name */
+  lines!: string[];
+}
+
+export class PlanTroublesDto {
+  troubles!: PlanTroubleDto[];
+}
+
 /** What is published, and all that a plan is made from. */
 export class SeasonPlanDto {
   /** civil date at the site: day 0 of the instance */
@@ -84,6 +100,8 @@ export class SeasonPlanDto {
   machines!: PlannedMachineDto[];
   /** from a fortnight ago on, in the order of their days */
   cards!: VisitCardDto[];
+  /** of an hour, in minor units; null where nobody said */
+  labourRateMinor!: number | null;
   /** instant; null before the first */
   publishedAt!: string | null;
   publishedBy!: string | null;

@@ -55,6 +55,8 @@ export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<S
   /** grows with every plan that is published */
   @Column({ type: DataType.INTEGER, allowNull: false, defaultValue: 1 })
   declare planVersion: CreationOptional<number>;
+  /** what spoke against the plan when it was published: whoever published it knew that */
+  @OptionalJson declare planKnown: unknown;
   @OptionalMoment declare planPublishedAt: CreationOptional<Date | null>;
   @OptionalRef declare planPublishedById: CreationOptional<string | null>;
 }

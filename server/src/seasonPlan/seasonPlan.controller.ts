@@ -1,6 +1,7 @@
 import { Body, Controller, Get, Put, Query } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
+  PlanTroublesDto,
   PublishPlanDto,
   SeasonPlanDto,
   SeasonPlanQueryDto,
@@ -27,6 +28,14 @@ export class SeasonPlanController {
   @Get('season-plan')
   read(@Query() { weeks }: SeasonPlanQueryDto): Promise<SeasonPlanDto> {
     return this.plans.read(weeks);
+  }
+
+  @ApiOperation({ summary: 'Why the published plan no longer holds' })
+  @ApiOkResponse({ type: PlanTroublesDto })
+  @Allow('crewLead', 'mechanic')
+  @Get('season-plan/troubles')
+  troubles(): Promise<PlanTroublesDto> {
+    return this.plans.troubles();
   }
 
   @ApiOperation({ summary: 'Publish the cards of a plan, in place of all from today on' })

@@ -1,4 +1,5 @@
 import type {
+  PlanTroublesDto,
   PublishPlanDto,
   SeasonPlanDto,
   TodayDto,
@@ -222,6 +223,33 @@ describe('the plan', () => {
     expect((await publish({ cards: [], version: plan.version })).body.cards).toMatchObject([
       { state: 'done' },
     ]);
+  });
+
+  it('says why it no longer holds', async () => {
+    const plan = await openWorkshop();
+    const card = cardOf(plan);
+    const troubles = async () =>
+      (await yard.ask<PlanTroublesDto>('GET', '/api/season-plan/troubles')).body.troubles;
+    expect(await troubles()).toEqual([]);
+    await publish({ cards: [card], version: plan.version });
+    const before = await troubles();
+    expect(before.filter(({ on }) => on === card.on)).toEqual([]);
+    const { version } = await readDays();
+    const closed = { on: card.on, minutes: 0, bays: 0, note: 'Rain' };
+    await writeDays({ ...SAID, exceptions: [closed], version });
+    const machine = plan.machines.find(({ id }) => id === card.machineId);
+    expect(await troubles()).toEqual(
+      expect.arrayContaining([
+        {
+          kind: 'closed',
+          machine: { id: machine?.id, tag: machine?.tag, name: machine?.name },
+          on: card.on,
+          lines: [],
+        },
+      ]),
+    );
+    for (const as of ['operator', 'viewer'] as const)
+      expect((await yard.ask('GET', '/api/season-plan/troubles', { as })).status).toBe(403);
   });
 
   it('has one visit of a machine on a day', async () => {

@@ -1,25 +1,31 @@
 import { Injectable } from '@nestjs/common';
-import type { FieldFaultDto, PublishPlanDto, SeasonPlanDto, VisitCardFieldsDto } from '@yugator/contracts';
+import type {
+  FieldFaultDto,
+  PlanTroublesDto,
+  PublishPlanDto,
+  SeasonPlanDto,
+  VisitCardFieldsDto,
+} from '@yugator/contracts';
 import {
   ADD_COST,
-  addDays,
-  cardState,
   civilDate,
+  daysBetween,
   LAY_UP_COST,
+  placesOf,
+  planTroubles,
   READY_COST,
   TOLD_DAYS,
   withKitContents,
   workshopDays,
 } from '@yugator/core';
-import type { CardState, CivilDate, PlannerInstance } from '@yugator/core';
-import { Op } from 'sequelize';
+import type { CivilDate, PlannerInstance, SeasonPlan } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { arrivalsByArticle } from '../buying/arrivals.js';
 import { grouped } from '../database/grouped.js';
 import { inChunks } from '../database/inChunks.js';
+import { storedList } from '../database/storedJson.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import type { Person } from '../models/person.model.js';
-import { Job, JobItem } from '../models/job.model.js';
 import { VisitCard, VisitCardItem } from '../models/plan.model.js';
 import { Article, FitRow, ItemArticleRow } from '../models/shelf.model.js';
 import type { Site } from '../models/site.model.js';
@@ -31,21 +37,20 @@ import { partsByKit } from '../shelf/kitParts.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { cardMinutes } from './cardMinutes.js';
+import { KnownTroubles } from './knownTroubles.js';
 import { plannedMachine } from './planInstance.js';
 import type { PlannedMachine } from './planInstance.js';
+import { itemsOf, storedCards } from './storedCards.js';
+import type { StoredCard } from './storedCards.js';
 import { planSite, WorkshopDays } from './workshopDays.js';
 
 const WEEKS = 12;
-/** Cards of so many days before today are told with what became of them. */
-const TOLD_BACK = 14;
-
 /** All that a plan follows from. */
 interface PlanFacts {
   readonly today: CivilDate;
   readonly instance: PlannerInstance;
   readonly machines: readonly PlannedMachine[];
-  /** from a fortnight ago on */
-  readonly cards: readonly { readonly card: VisitCard; readonly state: CardState }[];
+  readonly cards: readonly StoredCard[];
 }
 
 /** Which machine comes to the workshop on which day, and for what. */
@@ -75,10 +80,23 @@ export class SeasonPlans {
         itemIds: itemsOf(card),
         state,
       })),
+      labourRateMinor: site.labourRateMinor,
       publishedAt: site.planPublishedAt?.toISOString() ?? null,
       publishedBy: names.get(site.planPublishedById ?? '') ?? null,
       version: site.planVersion,
     };
+  }
+
+  /** Why what is published no longer holds, by what is known now and was not when it was published. */
+  async troubles(): Promise<PlanTroublesDto> {
+    const [site, { today, instance, machines, cards }] = await Promise.all([planSite(), this.facts(WEEKS)]);
+    const toCome = cards.flatMap(({ card, state }) =>
+      state === 'planned' ? [{ machineId: card.machineId, on: card.onDay, itemIds: itemsOf(card) }] : [],
+    );
+    if (toCome.length === 0) return { troubles: [] };
+    const troubles = planTroubles(instance, planOf(toCome, machines, today), TOLD_DAYS);
+    const known = new Set(storedList(site.planKnown).filter((key) => typeof key === 'string'));
+    return { troubles: new KnownTroubles(machines, today).unknown(troubles, known) };
   }
 
   /** Puts cards in place of all that the crew was told of from today on. */
@@ -86,7 +104,7 @@ export class SeasonPlans {
     const { now } = await this.calendar.read();
     await this.checkVersion(await planSite(), version);
     // Whole schedules are worked out before anything is locked.
-    const { today, machines, cards: before } = await this.facts(WEEKS);
+    const { today, instance, machines, cards: before } = await this.facts(WEEKS);
     const keys = new Set(cards.map(({ machineId, on }) => `${machineId} ${on}`));
     // What was done stays told, unless its machine comes again on that day.
     const replaced = before.flatMap(({ card, state }) =>
@@ -95,6 +113,8 @@ export class SeasonPlans {
     const byId = new Map(machines.map((machine) => [machine.told.id, machine]));
     const faults = cards.flatMap((card, at) => cardFaults(card, byId, today, `/cards/${at}`));
     if (faults.length) throw fieldProblem(...faults);
+    const troubles = planTroubles(instance, planOf(cards, machines, today), TOLD_DAYS);
+    const planKnown = new KnownTroubles(machines, today).keys(troubles);
     await this.work.run(async () => {
       const site = await planSite(true);
       await this.checkVersion(site, version);
@@ -117,6 +137,7 @@ export class SeasonPlans {
       );
       await site.update({
         planVersion: version + 1,
+        planKnown,
         planPublishedAt: new Date(now),
         planPublishedById: caller.id,
       });
@@ -180,32 +201,21 @@ export class SeasonPlans {
   }
 }
 
-function itemsOf({ items = [] }: VisitCard): string[] {
-  return items.map(({ itemId }) => itemId);
-}
-
-/** The cards from a fortnight ago on, in the order of their days, with what became of them. */
-async function storedCards(today: CivilDate): Promise<PlanFacts['cards']> {
-  const from = addDays(today, -TOLD_BACK);
-  const cards = await VisitCard.findAll({
-    where: { onDay: { [Op.gte]: from } },
-    include: [VisitCardItem],
-    order: ['onDay', 'machineId'],
-  });
-  const machineIds = [...new Set(cards.map(({ machineId }) => machineId))];
-  const jobs = await Job.findAll({
-    where: { machineId: machineIds, state: 'signedOff', doneOn: { [Op.gte]: addDays(from, -TOLD_BACK) } },
-    attributes: ['id', 'machineId', 'doneOn'],
-    include: [{ model: JobItem, where: { outcome: 'done' }, required: true, attributes: ['itemId'] }],
-  });
-  const jobsOf = grouped(jobs, ({ machineId }) => machineId);
-  return cards.map((card) => {
-    const visits = (jobsOf.get(card.machineId) ?? []).flatMap(({ doneOn, items = [] }) =>
-      doneOn ? [{ on: civilDate(doneOn), itemIds: items.map(({ itemId }) => itemId) }] : [],
-    );
-    const state = cardState({ on: civilDate(card.onDay), itemIds: itemsOf(card) }, visits, today);
-    return { card, state };
-  });
+/** Cards as the plan has them, machine by machine. */
+function planOf(
+  cards: readonly Pick<VisitCardFieldsDto, 'machineId' | 'on' | 'itemIds'>[],
+  machines: readonly PlannedMachine[],
+  today: CivilDate,
+): SeasonPlan {
+  const byMachine = grouped(cards, ({ machineId }) => machineId);
+  return machines.map(({ told }) =>
+    (byMachine.get(told.id) ?? [])
+      .map(({ on, itemIds }) => ({
+        day: daysBetween(today, civilDate(on)),
+        items: placesOf(itemIds, told.items),
+      }))
+      .sort((a, b) => a.day - b.day),
+  );
 }
 
 /** What speaks against a card. */

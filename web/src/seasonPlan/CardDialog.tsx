@@ -4,7 +4,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import type { SeasonPlanDto } from '@yugator/contracts';
-import { dayLoads, visitMinutesOf, visitsJudge } from '@yugator/core';
+import { visitMinutesOf } from '@yugator/core';
 import { useMemo, useState } from 'react';
 import { sentenceOf } from '../api/problem.js';
 import { Choose } from '../form/Choose.js';
@@ -12,8 +12,10 @@ import { useOpenJob } from '../job/useOpenJob.js';
 import { Caution } from '../page/Caution.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { nearDayWords, shortDayWords } from '../words/dates.js';
-import { isSame, minutesOf, moved, planOfCards, settledBy } from './cards.js';
+import { isSame, minutesOf, moved } from './cards.js';
 import type { Card } from './cards.js';
+import { cardWords, judgeUnder, moneyOf, movedWords, moveEffect, moveWords } from './moves.js';
+import type { Judge } from './moves.js';
 import styles from './plan.module.css';
 import { dayOn } from './wallWords.js';
 
@@ -21,41 +23,9 @@ interface Props {
   readonly plan: SeasonPlanDto;
   readonly cards: readonly Card[];
   readonly card: Card;
-  readonly onChange: (cards: readonly Card[]) => void;
+  /** `did`: what was done, in words */
+  readonly onChange: (cards: readonly Card[], did: string) => void;
   readonly onLeave: () => void;
-}
-
-/** What cards of one machine cost; null where they may not be. */
-type Judge = (cards: readonly Card[]) => number | null;
-
-/** Judges cards of a machine under the locks that these cards have. */
-function judgeUnder(locks: readonly Card[], { instance }: SeasonPlanDto, machine: number): Judge {
-  const judge = visitsJudge(settledBy(locks, instance), machine);
-  return (cards) => judge(planOfCards(cards, instance)[machine] ?? []);
-}
-
-/** What it costs to have a card on another day, and whether that is too full then. */
-function moveWords(
-  plan: SeasonPlanDto,
-  cards: readonly Card[],
-  card: Card,
-  day: number,
-  judge: Judge,
-): string {
-  const after = moved(cards, card, day);
-  // A lock goes with its card.
-  const then = (card.isLocked ? judgeUnder(after, plan, card.machine) : judge)(after);
-  const before = judge(cards);
-  const load = dayLoads(plan.instance, planOfCards(after, plan.instance)).find((each) => each.day === day);
-  const isFull = load !== undefined && (load.taken > load.minutes || load.visits > load.bays);
-  const full = isFull ? ' The day is too full then.' : '';
-  if (then === null || before === null)
-    return `Not there: something of it would be done again too soon, or before it can be.${full}`;
-  const more = Math.round(then - before);
-  if (more === 0) return `It costs the same.${full}`;
-  return more > 0
-    ? `It costs ${more} min more: work, lateness and life thrown away.${full}`
-    : `It saves ${-more} min.${full}`;
 }
 
 /** What leaving a line out of a card would cost; of a locked one, which is settled, nothing is said. */
@@ -72,7 +42,7 @@ function leaveOutWords(cards: readonly Card[], card: Card, place: number, judge:
 
 /** A card of the wall: what is done, why then, and what can be done with it. */
 export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
-  const { today } = useSession();
+  const { site, today } = useSession();
   const mayPlan = useIsOneOf('crewLead');
   const [to, setTo] = useState(String(card.day));
   const judge = useMemo(() => judgeUnder(cards, plan, card.machine), [cards, plan, card.machine]);
@@ -80,8 +50,8 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
   const own = plan.instance.machines[card.machine];
   const open = useOpenJob();
   if (!machine || !own) return null;
-  const change = (next: readonly Card[]) => {
-    onChange(next);
+  const change = (next: readonly Card[], did: string) => {
+    onChange(next, did);
     onLeave();
   };
   const day = Number(to);
@@ -130,7 +100,9 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
               onChange={setTo}
             />
             <p aria-live="polite" className="soft">
-              {day === card.day ? 'As it is planned.' : moveWords(plan, cards, card, day, judge)}
+              {day === card.day
+                ? 'As it is planned.'
+                : moveWords(moveEffect(plan, cards, card, day, judge), moneyOf(plan, site.currency))}
             </p>
           </>
         ) : null}
@@ -140,13 +112,22 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
         <Button onClick={onLeave}>Leave it</Button>
         {mayPlan ? (
           <>
-            <Button variant="text" onClick={() => change(cards.filter((each) => !isSame(each, card)))}>
+            <Button
+              variant="text"
+              onClick={() =>
+                change(
+                  cards.filter((each) => !isSame(each, card)),
+                  `${cardWords(plan, card)} taken off`,
+                )
+              }
+            >
               Take it off
             </Button>
             <Button
               onClick={() =>
                 change(
                   cards.map((each) => (isSame(each, card) ? { ...card, isLocked: !card.isLocked } : each)),
+                  `${cardWords(plan, card)} ${card.isLocked ? 'unlocked' : 'locked'}`,
                 )
               }
             >
@@ -155,7 +136,11 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
           </>
         ) : null}
         {mayPlan && day !== card.day ? (
-          <Button variant="contained" color="primary" onClick={() => change(moved(cards, card, day))}>
+          <Button
+            variant="contained"
+            color="primary"
+            onClick={() => change(moved(cards, card, day), movedWords(plan, card, day))}
+          >
             Move it
           </Button>
         ) : (

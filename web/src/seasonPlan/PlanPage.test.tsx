@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { act } from 'react';
-import type { SeasonPlanDto } from '@yugator/contracts';
+import userEvent from '@testing-library/user-event';
+import type { PublishPlanDto, SeasonPlanDto } from '@yugator/contracts';
 import type { FoundPlan, PlannerInstance } from '@yugator/core';
 import { planFixture } from '../testing/plan.js';
 import { choose, press } from '../testing/user.js';
@@ -115,6 +116,89 @@ describe('the plan of visits', () => {
     await press('M-07, Fri 14 May: 43 min 2 lines, locked', wall());
     await press('Take it off', within(await screen.findByRole('dialog')));
     await waitFor(() => expect(wall().queryByRole('button', { name: /^M-07, / })).toBeNull());
+  });
+
+  it('takes back step by step what was moved by hand', async () => {
+    show('crewLead');
+    await screen.findByText(/published/);
+    await press('M-07, Tue 11 May: 43 min 2 lines', wall());
+    await choose('On', /^Fri 14/, within(await screen.findByRole('dialog')));
+    await press('Move it', within(screen.getByRole('dialog')));
+    expect(await screen.findByText(/M-07 on Tue 11 May moved to Fri 14 May\./)).toBeVisible();
+    await press('M-07, Fri 14 May: 43 min 2 lines', wall());
+    await press('Lock on this day', within(await screen.findByRole('dialog')));
+    expect(await screen.findByText(/M-07 on Fri 14 May locked\./)).toBeVisible();
+    await press('Undo');
+    expect(wall().getByRole('button', { name: 'M-07, Fri 14 May: 43 min 2 lines' })).toBeVisible();
+    await press('Undo');
+    expect(screen.getByText(/2 visits from today on, published/)).toBeVisible();
+  });
+
+  it('says machine by machine what a proposal changes, and leaves out what is not wanted', async () => {
+    const { sent } = show('crewLead');
+    await screen.findByText(/published/);
+    await press('Propose again');
+    act(() => say({ kind: 'done', found: FOUND }));
+    await userEvent.click(screen.getByText(/What it changes, machine by machine/));
+    expect(screen.getByText(/Tue 18 May new: Air filter: clean/)).toBeVisible();
+    const take = screen.getByRole('checkbox', { name: 'Take over what changes for M-07' });
+    expect(take).toBeChecked();
+    await userEvent.click(take);
+    expect(screen.getByText(/M-07 left as it was published\./)).toBeVisible();
+    await userEvent.click(take);
+    expect(screen.getByText(/3 visits, 2 kept, 1 new/)).toBeVisible();
+    await userEvent.click(take);
+    await press('Publish');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect((sent[0]?.body as PublishPlanDto).cards.map(({ on }) => on)).toEqual(['2027-05-14', '2027-05-11']);
+  });
+
+  it('says what became of the cards of the last fortnight', async () => {
+    const [first, second] = PLAN.cards;
+    if (!first || !second) throw new Error('There are two cards.');
+    const past = [
+      { ...first, on: '2027-05-04', state: 'missed' as const },
+      { ...second, on: '2027-05-07', state: 'done' as const },
+    ];
+    show('mechanic', { ...PLAN, cards: [...past, ...PLAN.cards] });
+    expect(await screen.findByText('Of the last fortnight: 1 visit missed, 1 done')).toBeVisible();
+    expect(screen.getByText('missed').closest('li')).toHaveTextContent(
+      'M-07Tue 4 MaymissedEngine oil and filter, Air filter: clean',
+    );
+    expect(wall().getAllByRole('button')).toHaveLength(2);
+  });
+
+  it('shows parts that arrive and days on which a machine is needed', async () => {
+    const [mower, tractor] = PLAN.instance.machines;
+    const [told, other] = PLAN.machines;
+    const [oil, air] = told?.items ?? [];
+    if (!mower || !tractor || !told || !other || !oil || !air) throw new Error('There is work.');
+    const items = mower.items.map((item, at) => (at ? item : { ...item, notBefore: 4 }));
+    const machines = [{ ...mower, items, blocked: [2] }, tractor];
+    show('mechanic', {
+      ...PLAN,
+      instance: { ...PLAN.instance, machines },
+      machines: [{ ...told, items: [{ ...oil, waitsFor: ['Oil filter'] }, air] }, other],
+    });
+    await screen.findByText(/published/);
+    const cells = wall().getByRole('row', { name: /M-07/ }).querySelectorAll('td');
+    expect([cells[2]?.textContent, cells[4]?.textContent]).toEqual([
+      'needed',
+      expect.stringContaining('parts in: Oil filter'),
+    ]);
+  });
+
+  it('hides machines with nothing in the days that are seen, until they are asked for', async () => {
+    const [, second] = PLAN.cards;
+    const machines = PLAN.machines.map((machine) => ({
+      ...machine,
+      items: machine.items.map((item) => ({ ...item, expectedOn: '2027-07-01' })),
+    }));
+    show('mechanic', { ...PLAN, machines, cards: second ? [second] : [] });
+    await screen.findByText(/published/);
+    expect(wall().getAllByRole('row')).toHaveLength(2);
+    await press('1 machine with nothing in these days: show them');
+    expect(wall().getAllByRole('row')).toHaveLength(3);
   });
 
   it('keeps a proposal on the plan that it was made from, whatever is read anew', async () => {

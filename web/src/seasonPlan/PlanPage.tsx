@@ -17,23 +17,21 @@ import { PageHead } from '../page/PageHead.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { momentWords, shortDayWords } from '../words/dates.js';
 import { CardDialog } from './CardDialog.js';
-import { cardsOfPlan, planOfCards, publishedCards, settledBy, toFields } from './cards.js';
+import { cardsOfPlan, moved, planOfCards, publishedCards, settledBy, toFields } from './cards.js';
 import type { Card } from './cards.js';
+import { ChangeList } from './ChangeList.js';
+import { movedWords } from './moves.js';
+import { PastCards } from './PastCards.js';
 import { planQueries } from './planQueries.js';
 import styles from './plan.module.css';
+import { PlanStanding } from './PlanStanding.js';
 import { PlanDays, PlanWall, ZOOMS } from './PlanWall.js';
 import type { Zoom } from './PlanWall.js';
+import { useDraft } from './useDraft.js';
+import type { Draft } from './useDraft.js';
 import { usePlanning } from './usePlanning.js';
 import type { Planning } from './usePlanning.js';
 import { changeWords, dayOn, nearWords, visitWords } from './wallWords.js';
-
-/** Cards that are not published yet. They lie on the plan as it was read then: its work is told by place, and places change. */
-interface Draft {
-  readonly plan: SeasonPlanDto;
-  readonly cards: readonly Card[];
-  /** how near the planner came; null where somebody moved cards by hand since */
-  readonly near: string | null;
-}
 
 const FORTNIGHT = 14;
 
@@ -56,14 +54,14 @@ function StandWords({
           : 'No plan is published yet.'}
       </p>
     );
-  const { plan, near } = draft;
+  const { plan, proposed, did } = draft;
   const { instance } = plan;
   const change = planChange(planOfCards(publishedCards(plan), instance), planOfCards(cards, instance));
   return (
     <>
       <p>
         <b>Not published:</b> {visitWords(cards.length)}, {changeWords(change) || 'nothing planned'}.
-        {near ? ` Of all plans, ${near}.` : ''}
+        {proposed ? ` Of all plans, ${proposed.near}.` : ''} {did ? `${did}.` : ''}
       </p>
       {plan.version === now.version ? null : (
         <Caution title="Published meanwhile" quiet>
@@ -95,26 +93,23 @@ function PlanningWords({ planning }: { planning: Planning }) {
 interface ActsProps {
   readonly plan: SeasonPlanDto;
   readonly cards: readonly Card[];
-  readonly draft: Draft | null;
-  readonly onDraft: (draft: Draft | null) => void;
+  readonly drafts: ReturnType<typeof useDraft>;
 }
 
 /** What the crew lead does with the plan: has one proposed, publishes it, or puts it away. */
-function PlanActs({ plan, cards, draft, onDraft }: ActsProps) {
+function PlanActs({ plan, cards, drafts }: ActsProps) {
   const say = useNotice();
-  const { planning, begin, stop } = usePlanning((found) =>
-    onDraft({
-      plan,
-      cards: cardsOfPlan(found.plan, settledBy(cards, plan.instance)),
-      near: nearWords(found),
-    }),
-  );
+  const { draft, change, undo, clear } = drafts;
+  const { planning, begin, stop } = usePlanning((found) => {
+    const proposed = cardsOfPlan(found.plan, settledBy(cards, plan.instance));
+    change({ plan, cards: proposed, proposed: { cards: proposed, near: nearWords(found) }, did: '' });
+  });
   const publish = useWrite<SeasonPlanDto, PublishPlanDto>(
     (body) => ({ method: 'PUT', path: '/season-plan', body }),
     ['plan'],
     (now) => {
-      onDraft(null);
-      say(`${visitWords(now.cards.length)} published.`);
+      clear();
+      say(`${visitWords(publishedCards(now).length)} published.`);
     },
   );
   const isPlanning = planning.state === 'planning';
@@ -145,7 +140,10 @@ function PlanActs({ plan, cards, draft, onDraft }: ActsProps) {
             >
               Publish
             </Button>
-            <Button variant="text" disabled={isPlanning} onClick={() => onDraft(null)}>
+            <Button disabled={isPlanning} onClick={undo}>
+              Undo
+            </Button>
+            <Button variant="text" disabled={isPlanning} onClick={clear}>
               Put it away
             </Button>
           </>
@@ -203,27 +201,52 @@ function ZoomBar({
 
 function Plan({ now }: { now: SeasonPlanDto }) {
   const mayPlan = useIsOneOf('crewLead');
-  const [draft, setDraft] = useState<Draft | null>(null);
+  const drafts = useDraft();
   const [opened, setOpened] = useState<{ readonly plan: SeasonPlanDto; readonly card: Card } | null>(null);
   const [shown, setShown] = useState<Shown>({ zoom: 'fortnight', from: 0 });
+  const { draft, change } = drafts;
   const plan = draft?.plan ?? now;
-  const cards = draft?.cards ?? publishedCards(now);
+  const published = publishedCards(plan);
+  const cards = draft?.cards ?? published;
   const onOpen = (card: Card) => setOpened({ plan, card });
+  const changed = (of: SeasonPlanDto, next: readonly Card[], did: string) =>
+    change({ plan: of, cards: next, proposed: draft?.proposed ?? null, did });
   return (
     <>
+      <PlanStanding />
       <div className={styles.sum}>
         <StandWords now={now} cards={cards} draft={draft} />
-        {mayPlan ? <PlanActs plan={plan} cards={cards} draft={draft} onDraft={setDraft} /> : null}
+        {mayPlan ? <PlanActs plan={plan} cards={cards} drafts={drafts} /> : null}
       </div>
+      {draft?.proposed && published.length ? (
+        <ChangeList
+          plan={plan}
+          published={published}
+          proposed={draft.proposed.cards}
+          cards={cards}
+          onChange={(next, did) => changed(plan, next, did)}
+        />
+      ) : null}
+      <PastCards plan={now} />
       <ZoomBar plan={plan} shown={shown} onShow={setShown} />
-      <PlanWall plan={plan} cards={cards} {...shown} onOpen={onOpen} />
+      <PlanWall
+        plan={plan}
+        cards={cards}
+        {...shown}
+        onOpen={onOpen}
+        onMove={
+          mayPlan
+            ? (card, day) => changed(plan, moved(cards, card, day), movedWords(plan, card, day))
+            : undefined
+        }
+      />
       <PlanDays plan={plan} cards={cards} onOpen={onOpen} />
       {opened ? (
         <CardDialog
           plan={opened.plan}
           cards={draft?.cards ?? publishedCards(opened.plan)}
           card={opened.card}
-          onChange={(next) => setDraft({ plan: opened.plan, cards: next, near: null })}
+          onChange={(next, did) => changed(opened.plan, next, did)}
           onLeave={() => setOpened(null)}
         />
       ) : null}

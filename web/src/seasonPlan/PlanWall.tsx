@@ -1,11 +1,16 @@
+import Button from '@mui/material/Button';
 import type { SeasonPlanDto } from '@yugator/contracts';
 import { dayLoads } from '@yugator/core';
 import type { DayLoad } from '@yugator/core';
+import { useState } from 'react';
+import type { ButtonHTMLAttributes, Ref } from 'react';
+import form_ from '../form/form.module.css';
 import { Plate } from '../page/Plate.js';
 import { shortDayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import { minutesOf, planOfCards } from './cards.js';
 import type { Card } from './cards.js';
+import { DragCards, DropCell, useDragCard } from './DragCards.js';
 import styles from './plan.module.css';
 import { dayOn } from './wallWords.js';
 
@@ -22,6 +27,8 @@ interface Props {
   readonly zoom: Zoom;
   readonly from: number;
   readonly onOpen: (card: Card) => void;
+  /** left out where cards are not to be moved */
+  readonly onMove?: ((card: Card, day: number) => void) | undefined;
 }
 
 /** A column of the wall: a day, or a week. */
@@ -82,18 +89,22 @@ function dueIn({ machines, ...plan }: SeasonPlanDto, machine: number, column: Co
   }).length;
 }
 
-function CardButton({ card, plan, onOpen }: Pick<Props, 'plan' | 'onOpen'> & { card: Card }) {
+interface CardProps extends Pick<Props, 'plan' | 'onOpen'>, ButtonHTMLAttributes<HTMLButtonElement> {
+  readonly card: Card;
+  readonly ref?: Ref<HTMLButtonElement>;
+}
+
+function CardButton({ card, plan, onOpen, ...button }: CardProps) {
   const minutes = minutesOf(card, plan.instance);
-  const tag = plan.machines[card.machine]?.tag ?? '';
-  const on = shortDayWords(dayOn(plan, card.day));
   return (
     <button
       type="button"
       className={card.isLocked ? `${styles.card} ${styles.locked}` : styles.card}
       onClick={() => onOpen(card)}
+      {...button}
     >
       <span className="visually-hidden">
-        {tag}, {on}:{' '}
+        {plan.machines[card.machine]?.tag ?? ''}, {shortDayWords(dayOn(plan, card.day))}:{' '}
       </span>
       <span className="fig">{minutes}</span> min{' '}
       <span className={styles.count}>
@@ -104,13 +115,83 @@ function CardButton({ card, plan, onOpen }: Pick<Props, 'plan' | 'onOpen'> & { c
   );
 }
 
+function DraggedCard(props: CardProps) {
+  return <CardButton {...props} {...useDragCard(props.card)} />;
+}
+
+/** Ordered parts that arrive for a machine in a column, by name. */
+function partsIn({ machines, instance }: SeasonPlanDto, machine: number, column: ColumnOfDays): string[] {
+  const own = instance.machines[machine];
+  const parts = (machines[machine]?.items ?? []).flatMap(({ waitsFor }, place) =>
+    waitsFor.length && within([{ day: own?.items[place]?.notBefore ?? -1 }], column).length ? waitsFor : [],
+  );
+  return [...new Set(parts)];
+}
+
+function isNeededIn({ instance }: SeasonPlanDto, machine: number, { first, last }: ColumnOfDays): boolean {
+  return (instance.machines[machine]?.blocked ?? []).some((day) => day >= first && day <= last);
+}
+
+/** Whether a machine has anything to show in a column. */
+function hasMark(
+  plan: SeasonPlanDto,
+  cards: readonly Card[],
+  machine: number,
+  column: ColumnOfDays,
+): boolean {
+  return (
+    cards.some((card) => card.machine === machine && card.day >= column.first && card.day <= column.last) ||
+    dueIn(plan, machine, column) > 0 ||
+    partsIn(plan, machine, column).length > 0 ||
+    (isNeededIn(plan, machine, column) && !rests(plan, machine, column))
+  );
+}
+
+/** What of a machine falls into a column besides its cards: lines due, parts that arrive, days on which it is needed. */
+function Marks({ plan, machine, column }: { plan: SeasonPlanDto; machine: number; column: ColumnOfDays }) {
+  const due = dueIn(plan, machine, column);
+  const parts = partsIn(plan, machine, column).join(', ');
+  return (
+    <>
+      {due ? <span className={styles.due}>{due} due</span> : null}
+      {parts ? (
+        <span className={styles.parts} title={`Arrives: ${parts}`}>
+          parts in<span className="visually-hidden">: {parts}</span>
+        </span>
+      ) : null}
+      {isNeededIn(plan, machine, column) ? <span className={styles.parts}>needed</span> : null}
+    </>
+  );
+}
+
+/** Machines that are shown at once; more on demand. */
+const ROWS = 60;
+
 /** Days or weeks across, machines down: who comes when, what falls due, and how full the workshop is. */
-export function PlanWall({ plan, cards, zoom, from, onOpen }: Props) {
+export function PlanWall(props: Props) {
+  const { plan, cards, onMove } = props;
+  return onMove ? (
+    <DragCards plan={plan} cards={cards} onMove={onMove}>
+      <WallTable {...props} />
+    </DragCards>
+  ) : (
+    <WallTable {...props} />
+  );
+}
+
+function WallTable({ plan, cards, zoom, from, onOpen, onMove }: Props) {
+  const [rows, setRows] = useState(ROWS);
+  const [isAll, setAll] = useState(false);
   const columns = columnsOf(zoom, from);
   const loads = dayLoads(plan.instance, planOfCards(cards, plan.instance));
-  const shown = plan.machines.flatMap((machine, at) =>
+  const every = plan.machines.flatMap((machine, at) =>
     machine.items.length || cards.some((card) => card.machine === at) ? [{ machine, at }] : [],
   );
+  const all = isAll
+    ? every
+    : every.filter(({ at }) => columns.some((column) => hasMark(plan, cards, at, column)));
+  const hidden = every.length - all.length;
+  const CardOf = onMove ? DraggedCard : CardButton;
   return (
     <div className={styles.scroll}>
       <table className={styles.wall} data-zoom={zoom}>
@@ -126,37 +207,56 @@ export function PlanWall({ plan, cards, zoom, from, onOpen }: Props) {
           </tr>
         </thead>
         <tbody>
-          {shown.map(({ machine, at }) => (
+          {all.slice(0, rows).map(({ machine, at }) => (
             <tr key={machine.id}>
               <th scope="row">
                 <Plate tag={machine.tag} to={machine.id} />
                 <span className={styles.name}>{machine.name}</span>
               </th>
               {columns.map((column) => {
-                const due = dueIn(plan, at, column);
-                return (
-                  <td
-                    key={column.first}
-                    data-open={within(loads, column).length > 0}
-                    data-rests={rests(plan, at, column)}
-                  >
-                    {due ? <span className={styles.due}>{due} due</span> : null}
-                    {within(
-                      cards.filter((card) => card.machine === at),
-                      column,
-                    ).map((card) => (
-                      <CardButton key={card.day} card={card} plan={plan} onOpen={onOpen} />
-                    ))}
-                  </td>
+                const [open] = within(loads, column);
+                const cell = {
+                  'data-open': open !== undefined,
+                  'data-rests': rests(plan, at, column),
+                  children: (
+                    <>
+                      <Marks plan={plan} machine={at} column={column} />
+                      {within(
+                        cards.filter((card) => card.machine === at),
+                        column,
+                      ).map((card) => (
+                        <CardOf key={card.day} card={card} plan={plan} onOpen={onOpen} />
+                      ))}
+                    </>
+                  ),
+                };
+                return onMove && open ? (
+                  <DropCell key={column.first} machine={at} day={open.day} {...cell} />
+                ) : (
+                  <td key={column.first} {...cell} />
                 );
               })}
             </tr>
           ))}
         </tbody>
       </table>
+      <div className={form_.acts} style={{ marginTop: 8 }}>
+        {all.length > rows ? (
+          <Button onClick={() => setRows(rows + ROWS)}>
+            {countWords(all.length - rows, 'machine')} more: show them
+          </Button>
+        ) : null}
+        {hidden > 0 || isAll ? (
+          <Button variant="text" onClick={() => setAll(!isAll)}>
+            {isAll
+              ? 'Only machines with something in these days'
+              : `${countWords(hidden, 'machine')} with nothing in these days: show them`}
+          </Button>
+        ) : null}
+      </div>
       <p className="soft">
         Hatched: the machine rests. Due: lines that are expected to fall due then. Min: minutes of all hands;
-        in: machines of those that find room.
+        in: machines of those that find room.{onMove ? ' Drag a visit to another day, or press it.' : ''}
       </p>
     </div>
   );

@@ -12,7 +12,9 @@ it('reads what is published, without work that is no longer planned, and writes 
     { machine: 0, day: 1, items: [0, 1], isLocked: false },
     { machine: 1, day: 4, items: [0], isLocked: true },
   ]);
-  expect(toFields(cards, PLAN)).toEqual(PLAN.cards.map(({ minutes: _minutes, state: _state, ...card }) => card));
+  expect(toFields(cards, PLAN)).toEqual(
+    PLAN.cards.map(({ minutes: _minutes, state: _state, ...card }) => card),
+  );
 });
 
 it('leaves out what was done and what was missed', () => {

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { SeasonPlanDto, WorkshopDaysDto } from '@yugator/contracts';
+import type { PlanTroublesDto, SeasonPlanDto, WorkshopDaysDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const planQueries = {
@@ -7,6 +7,12 @@ export const planQueries = {
     queryOptions({
       queryKey: ['season-plan'],
       queryFn: ({ signal }) => get<SeasonPlanDto>('/season-plan?weeks=12', signal),
+      meta: { subjects: ['plan', 'machines', 'readings', 'jobs', 'seasons', 'site', 'shelf'] },
+    }),
+  troubles: () =>
+    queryOptions({
+      queryKey: ['season-plan', 'troubles'],
+      queryFn: ({ signal }) => get<PlanTroublesDto>('/season-plan/troubles', signal),
       meta: { subjects: ['plan', 'machines', 'readings', 'jobs', 'seasons', 'site', 'shelf'] },
     }),
   days: () =>

@@ -87,6 +87,7 @@ export function planFixture(over: Partial<SeasonPlanDto> = {}): SeasonPlanDto {
       },
       { machineId: 'm2', on: '2027-05-14', itemIds: ['belt'], isLocked: true, minutes: 24, state: 'planned' },
     ],
+    labourRateMinor: 3000,
     publishedAt: '2027-05-09T10:00:00Z',
     publishedBy: 'Marit',
     version: 3,

@@ -28,8 +28,11 @@ export interface Wire {
   cut(isCut: boolean): void;
 }
 
-/** What a site has that says nothing else: one shed. */
-const SIMPLEST: Readonly<Record<string, unknown>> = { '/api/stock-sheds': { sheds: [] } };
+/** What a site has that says nothing else: one shed, and no plan that could fail. */
+const SIMPLEST: Readonly<Record<string, unknown>> = {
+  '/api/stock-sheds': { sheds: [] },
+  '/api/season-plan/troubles': { troubles: [] },
+};
 
 /** A server of a few answers by path, or one answer to every read; writes are noted and answered with what `onWrite` gives. */
 export function wire(

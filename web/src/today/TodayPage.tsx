@@ -9,6 +9,7 @@ import { PageHead } from '../page/PageHead.js';
 import { Plate } from '../page/Plate.js';
 import { TapeScale } from '../schedule/HoursTape.js';
 import { StateMark } from '../schedule/StateShape.js';
+import { PlanStanding } from '../seasonPlan/PlanStanding.js';
 import { useIsOneOf } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import { MachineRow } from './MachineRow.js';
@@ -121,6 +122,7 @@ export function TodayPage() {
         <div className={styles.page}>
           <div>
             {isOperator ? <OwnMachines today={data} /> : null}
+            {isOperator ? null : <PlanStanding again="/season/plan" />}
             {isOperator ? null : <NextVisits visits={data.visits} today={data.today} />}
             <Groups today={data} isOperator={isOperator} />
           </div>

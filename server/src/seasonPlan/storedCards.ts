@@ -1,0 +1,44 @@
+import { addDays, cardState, civilDate } from '@yugator/core';
+import type { CardState, CivilDate } from '@yugator/core';
+import { Op } from 'sequelize';
+import { grouped } from '../database/grouped.js';
+import { Job, JobItem } from '../models/job.model.js';
+import { VisitCard, VisitCardItem } from '../models/plan.model.js';
+
+/** A card that the crew was told of, and what became of it. */
+export interface StoredCard {
+  readonly card: VisitCard;
+  readonly state: CardState;
+}
+
+/** Cards of so many days before today are told with what became of them. */
+const TOLD_BACK = 14;
+
+/** What a card is for, by ids. */
+export function itemsOf({ items = [] }: VisitCard): string[] {
+  return items.map(({ itemId }) => itemId);
+}
+
+/** The cards from a fortnight ago on, in the order of their days, with what became of them. */
+export async function storedCards(today: CivilDate): Promise<StoredCard[]> {
+  const from = addDays(today, -TOLD_BACK);
+  const cards = await VisitCard.findAll({
+    where: { onDay: { [Op.gte]: from } },
+    include: [VisitCardItem],
+    order: ['onDay', 'machineId'],
+  });
+  const machineIds = [...new Set(cards.map(({ machineId }) => machineId))];
+  const jobs = await Job.findAll({
+    where: { machineId: machineIds, state: 'signedOff', doneOn: { [Op.gte]: addDays(from, -TOLD_BACK) } },
+    attributes: ['id', 'machineId', 'doneOn'],
+    include: [{ model: JobItem, where: { outcome: 'done' }, required: true, attributes: ['itemId'] }],
+  });
+  const jobsOf = grouped(jobs, ({ machineId }) => machineId);
+  return cards.map((card) => {
+    const visits = (jobsOf.get(card.machineId) ?? []).flatMap(({ doneOn, items = [] }) =>
+      doneOn ? [{ on: civilDate(doneOn), itemIds: items.map(({ itemId }) => itemId) }] : [],
+    );
+    const state = cardState({ on: civilDate(card.onDay), itemIds: itemsOf(card) }, visits, today);
+    return { card, state };
+  });
+}
