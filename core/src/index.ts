@@ -37,6 +37,7 @@ export * from './schedule/workingTime.js';
 export * from './schedule/leaveOut.js';
 export * from './schedule/limit.js';
 export * from './schedule/machineSchedule.js';
+export { asPlanned } from './schedule/asPlanned.js';
 export type { ComingWork } from './schedule/comingWork.js';
 export * from './schedule/limits.js';
 export * from './schedule/milestone.js';

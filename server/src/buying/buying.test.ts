@@ -191,6 +191,25 @@ describe('what is coming', () => {
     );
   });
 
+  it('comes on the day that is planned for it, and later times as they are expected', async () => {
+    const filter = await filterOf('Filter');
+    await say(yard.crew.machine, [fit('engineOilFilter', filter)]);
+    const times = async () =>
+      (await facts(52)).works
+        .filter(({ machineId }) => machineId === yard.crew.machine)
+        .map(({ earlyOn, expectedOn, lateOn }) => [earlyOn, expectedOn, lateOn]);
+    const before = await times();
+    const card = { machineId: yard.crew.machine, on: '2027-05-18', itemIds: [yard.crew.oil], isLocked: false };
+    const published = await yard.ask('PUT', '/api/season-plan', { body: { cards: [card], version: 1 } });
+    expect(published.status).toBe(200);
+    const [first, ...later] = await times();
+    expect(first).toEqual(['2027-05-18', '2027-05-18', '2027-05-18']);
+    expect(later).toEqual(before.slice(1).filter(([, on]) => String(on) > '2027-05-18'));
+    // Once it is done, the day no longer counts.
+    await signOff(await ready());
+    expect((await times())[0]).not.toEqual(first);
+  });
+
   it('is read by who buys alone, 4 to 52 weeks ahead', async () => {
     expect((await yard.ask('GET', '/api/buying?weeks=3')).status).toBe(422);
     expect((await yard.ask('GET', '/api/buying', { as: 'operator' })).status).toBe(403);

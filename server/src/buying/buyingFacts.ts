@@ -1,7 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { BoughtArticleDto, BoughtFromDto, BuyingFactsDto } from '@yugator/contracts';
-import { addDays } from '@yugator/core';
+import { addDays, civilDate } from '@yugator/core';
+import type { CivilDate } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
+import { itemsOf, storedCards } from '../job/storedCards.js';
 import { OfferRow, Supplier } from '../models/buying.model.js';
 import { Article, FitRow, ItemArticleRow } from '../models/shelf.model.js';
 import { mapGently } from '../queue/breather.js';
@@ -38,6 +40,20 @@ async function suppliersOf(sold: ReadonlySet<string>): Promise<BoughtFromDto[]> 
   }));
 }
 
+/** The days on which items are planned by what is published, by machine and item. */
+async function plannedDays(
+  today: CivilDate,
+): Promise<ReadonlyMap<string, ReadonlyMap<string, readonly CivilDate[]>>> {
+  const cards = (await storedCards(today)).filter(({ state }) => state === 'planned');
+  const days = new Map<string, Map<string, CivilDate[]>>();
+  for (const { card } of cards) {
+    const own = days.get(card.machineId) ?? new Map<string, CivilDate[]>();
+    for (const itemId of itemsOf(card)) own.set(itemId, [...(own.get(itemId) ?? []), civilDate(card.onDay)]);
+    days.set(card.machineId, own);
+  }
+  return days;
+}
+
 /** All that what to buy follows from: what is coming, what lies there, what is to come, and what is sold where. */
 @Injectable()
 export class BuyingFacts {
@@ -50,7 +66,7 @@ export class BuyingFacts {
   async read(weeks = WEEKS): Promise<BuyingFactsDto> {
     const siteNow = await this.calendar.read();
     const { today } = siteNow;
-    const [machines, articles, onHand, parts, arrivals, fits, lines] = await Promise.all([
+    const [machines, articles, onHand, parts, arrivals, fits, lines, planned] = await Promise.all([
       this.schedule.read(),
       Article.findAll({ order: ['name'] }),
       this.shelf.onHandById(),
@@ -58,6 +74,7 @@ export class BuyingFacts {
       arrivalsByArticle(today),
       FitRow.findAll(),
       ItemArticleRow.findAll(),
+      plannedDays(today),
     ]);
     const fitsByMachine = grouped(fits, ({ machineId }) => machineId);
     const linesByItem = grouped(lines, ({ itemId }) => itemId);
@@ -65,7 +82,8 @@ export class BuyingFacts {
     const works = await mapGently(machines, (scheduled) => {
       const { id: machineId, tag: machineTag } = scheduled.machine;
       const ofLines = scheduled.facts.items.flatMap(({ id }) => linesByItem.get(id) ?? []);
-      return machineNeeds(scheduled, fitsByMachine.get(machineId) ?? [], ofLines, siteNow, until).map(
+      const ofFits = fitsByMachine.get(machineId) ?? [];
+      return machineNeeds(scheduled, ofFits, ofLines, siteNow, until, planned.get(machineId)).map(
         ({ articles: takes, ...dates }) => ({ machineId, machineTag, ...dates, articles: [...takes] }),
       );
     });

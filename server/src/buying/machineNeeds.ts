@@ -1,4 +1,4 @@
-import { comingNeeds, wantsMakers } from '@yugator/core';
+import { asPlanned, comingNeeds, wantsMakers } from '@yugator/core';
 import type { CivilDate, Fit, ItemArticle, NeedingWork } from '@yugator/core';
 import { rulesOn } from '../machine/rulesOn.js';
 import { storedCardOrEmpty } from '../machine/storedCard.js';
@@ -6,16 +6,23 @@ import { isCovered } from '../machine/warrantyOf.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import type { SiteNow } from '../site/siteCalendar.js';
 
-/** What a machine takes from the shelf up to a day: by what fits it, else by what the lines of its books name. */
+const NOTHING_PLANNED: ReadonlyMap<string, readonly CivilDate[]> = new Map();
+
+/**
+ * What a machine takes from the shelf up to a day: by what fits it, else by what the lines of its books name. `planned`: days on which its
+ * items are planned, by their ids.
+ */
 export function machineNeeds(
   { machine, schedule }: ScheduledMachine,
   fits: readonly Fit[],
   ofLines: readonly ItemArticle[],
   { site, today }: SiteNow,
   until: CivilDate,
+  planned: ReadonlyMap<string, readonly CivilDate[]> = NOTHING_PLANNED,
 ): NeedingWork[] {
   const isUnderWarranty = isCovered(machine, schedule.life, today);
-  return comingNeeds(schedule.comingUntil(until), {
+  const items = schedule.answers.map(({ item }) => item);
+  return comingNeeds(asPlanned(schedule.comingUntil(until), items, planned, until), {
     fits,
     ofLines,
     spec: storedCardOrEmpty(machine.spec),

@@ -40,8 +40,8 @@ import { cardMinutes } from './cardMinutes.js';
 import { KnownTroubles } from './knownTroubles.js';
 import { plannedMachine } from './planInstance.js';
 import type { PlannedMachine } from './planInstance.js';
-import { itemsOf, storedCards } from './storedCards.js';
-import type { StoredCard } from './storedCards.js';
+import { itemsOf, storedCards } from '../job/storedCards.js';
+import type { StoredCard } from '../job/storedCards.js';
 import { planSite, WorkshopDays } from './workshopDays.js';
 
 const WEEKS = 12;

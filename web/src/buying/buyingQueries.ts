@@ -7,7 +7,7 @@ export const buyingQueries = {
     queryOptions({
       queryKey: ['buying', weeks],
       queryFn: ({ signal }) => get<BuyingFactsDto>(`/buying?weeks=${weeks}`, signal),
-      meta: { subjects: ['shelf', 'jobs', 'readings', 'machines'] },
+      meta: { subjects: ['shelf', 'jobs', 'readings', 'machines', 'plan'] },
     }),
   partsUsed: (machineId: string) =>
     queryOptions({
