@@ -100,6 +100,7 @@ export * from './planner/workOf.js';
 export * from './planner/judge.js';
 export * from './planner/partsHere.js';
 export * from './planner/troubles.js';
+export * from './planner/loadAhead.js';
 export * from './planner/settled.js';
 export * from './planner/workshopDays.js';
 export { firstPlan } from './planner/greedy.js';

@@ -48,6 +48,10 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./seasonPlan/PlanPage.js')).PlanPage }),
               },
               {
+                path: 'season/load',
+                lazy: async () => ({ Component: (await import('./seasonPlan/LoadPage.js')).LoadPage }),
+              },
+              {
                 path: 'season/workshop',
                 lazy: async () => ({
                   Component: (await import('./seasonPlan/WorkshopDaysPage.js')).WorkshopDaysPage,

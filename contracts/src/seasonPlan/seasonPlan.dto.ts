@@ -91,6 +91,35 @@ export class PlanTroublesDto {
   troubles!: PlanTroubleDto[];
 }
 
+/** A week of the coming year: minutes of all hands that are asked for, with their range, and that there are. */
+export class LoadWeekDto {
+  /** civil date of its first day */
+  from!: string;
+  minutes!: number;
+  low!: number;
+  expected!: number;
+  high!: number;
+}
+
+/** Weeks in which more is asked of the workshop than there is time for. */
+export class ShortageDto {
+  /** civil dates: the first day, and the last of the worst week */
+  from!: string;
+  until!: string;
+  /** of all hands, that are missing */
+  minutes!: number;
+  /** civil date: whoever begins then has time enough; null where even from today on there is not */
+  beginOn!: string | null;
+  /** that would have to be done elsewhere instead */
+  machines!: MachineRefDto[];
+}
+
+/** What is asked of the workshop in the coming year. */
+export class LoadAheadDto {
+  weeks!: LoadWeekDto[];
+  shortages!: ShortageDto[];
+}
+
 /** What is published, and all that a plan is made from. */
 export class SeasonPlanDto {
   /** civil date at the site: day 0 of the instance */

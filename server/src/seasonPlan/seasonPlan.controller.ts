@@ -1,6 +1,7 @@
 import { Body, Controller, Get, Put, Query } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
+  LoadAheadDto,
   PlanTroublesDto,
   PublishPlanDto,
   SeasonPlanDto,
@@ -36,6 +37,14 @@ export class SeasonPlanController {
   @Get('season-plan/troubles')
   troubles(): Promise<PlanTroublesDto> {
     return this.plans.troubles();
+  }
+
+  @ApiOperation({ summary: 'What is asked of the workshop in the coming year' })
+  @ApiOkResponse({ type: LoadAheadDto })
+  @Allow('crewLead', 'mechanic')
+  @Get('season-plan/load')
+  load(): Promise<LoadAheadDto> {
+    return this.plans.load();
   }
 
   @ApiOperation({ summary: 'Publish the cards of a plan, in place of all from today on' })

@@ -1,4 +1,5 @@
 import type {
+  LoadAheadDto,
   PlanTroublesDto,
   PublishPlanDto,
   SeasonPlanDto,
@@ -250,6 +251,23 @@ describe('the plan', () => {
     );
     for (const as of ['operator', 'viewer'] as const)
       expect((await yard.ask('GET', '/api/season-plan/troubles', { as })).status).toBe(403);
+  });
+
+  it('says what is asked of the workshop in the coming year, and where that is more than there is', async () => {
+    const { today } = await openWorkshop();
+    const load = async () => (await yard.ask<LoadAheadDto>('GET', '/api/season-plan/load')).body;
+    const { weeks } = await load();
+    expect([weeks.length, weeks[0]?.from, weeks[1]?.from]).toEqual([52, today, addDays(civilDate(today), 7)]);
+    // Tuesdays and Fridays of four hours.
+    expect(new Set(weeks.map(({ minutes }) => minutes))).toEqual(new Set([480]));
+    expect(weeks.some(({ expected }) => expected > 0)).toBe(true);
+    const { version } = await readDays();
+    const barely = { minutes: 1, bays: 1 };
+    await writeDays({ ...SAID, week: WEEK.map(({ minutes }) => (minutes ? barely : CLOSED)), version });
+    const [first] = (await load()).shortages;
+    expect(first).toMatchObject({ beginOn: null });
+    expect(first?.minutes).toBeGreaterThan(30);
+    expect(first?.machines.length).toBeGreaterThan(0);
   });
 
   it('has one visit of a machine on a day', async () => {

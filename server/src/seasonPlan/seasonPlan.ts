@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type {
   FieldFaultDto,
+  LoadAheadDto,
   PlanTroublesDto,
   PublishPlanDto,
   SeasonPlanDto,
@@ -8,9 +9,11 @@ import type {
 } from '@yugator/contracts';
 import {
   ADD_COST,
+  addDays,
   civilDate,
   daysBetween,
   LAY_UP_COST,
+  loadAhead,
   placesOf,
   planTroubles,
   READY_COST,
@@ -45,6 +48,7 @@ import type { StoredCard } from '../job/storedCards.js';
 import { planSite, WorkshopDays } from './workshopDays.js';
 
 const WEEKS = 12;
+const YEAR_WEEKS = 52;
 /** All that a plan follows from. */
 interface PlanFacts {
   readonly today: CivilDate;
@@ -97,6 +101,25 @@ export class SeasonPlans {
     const troubles = planTroubles(instance, planOf(toCome, machines, today), TOLD_DAYS);
     const known = new Set(storedList(site.planKnown).filter((key) => typeof key === 'string'));
     return { troubles: new KnownTroubles(machines, today).unknown(troubles, known) };
+  }
+
+  /** What is asked of the workshop in the coming year, and where that is more than there is. */
+  async load(): Promise<LoadAheadDto> {
+    const { today, instance, machines } = await this.facts(YEAR_WEEKS);
+    const { weeks, shortages } = loadAhead(instance);
+    return {
+      weeks: weeks.map(({ from, ...figures }) => ({ from: addDays(today, from), ...figures })),
+      shortages: shortages.map((shortage) => ({
+        from: addDays(today, shortage.from),
+        until: addDays(today, shortage.until),
+        minutes: shortage.minutes,
+        beginOn: shortage.beginOn === null ? null : addDays(today, shortage.beginOn),
+        machines: shortage.machines.flatMap((at) => {
+          const told = machines[at]?.told;
+          return told ? [{ id: told.id, tag: told.tag, name: told.name }] : [];
+        }),
+      })),
+    };
   }
 
   /** Puts cards in place of all that the crew was told of from today on. */

@@ -28,6 +28,31 @@ interface Props {
   readonly onLeave: () => void;
 }
 
+/** What the workshop day before and the one after would cost. */
+function neighbourWords(plan: SeasonPlanDto, cards: readonly Card[], card: Card, judge: Judge): string {
+  const days = plan.instance.days.map(({ day }) => day);
+  const other = (word: string, day: number | undefined) => {
+    if (day === undefined) return '';
+    const { minutes } = moveEffect(plan, cards, card, day, judge);
+    const on = `${word}, ${shortDayWords(dayOn(plan, day))},`;
+    if (minutes === null) return `${on} it cannot be.`;
+    if (minutes === 0) return `${on} it costs the same.`;
+    return minutes > 0 ? `${on} it costs ${minutes} min more.` : `${on} it costs ${-minutes} min less.`;
+  };
+  return [
+    other(
+      'A workshop day earlier',
+      days.findLast((day) => day < card.day),
+    ),
+    other(
+      'A workshop day later',
+      days.find((day) => day > card.day),
+    ),
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
 /** What leaving a line out of a card would cost; of a locked one, which is settled, nothing is said. */
 function leaveOutWords(cards: readonly Card[], card: Card, place: number, judge: Judge): string {
   if (card.isLocked) return '';
@@ -101,7 +126,7 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
             />
             <p aria-live="polite" className="soft">
               {day === card.day
-                ? 'As it is planned.'
+                ? neighbourWords(plan, cards, card, judge)
                 : moveWords(moveEffect(plan, cards, card, day, judge), moneyOf(plan, site.currency))}
             </p>
           </>

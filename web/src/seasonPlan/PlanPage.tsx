@@ -269,6 +269,11 @@ export function PlanPage() {
         <Button component={Link} to="/season">
           Seasons
         </Button>
+        {mayRead ? (
+          <Button component={Link} to="/season/load">
+            Load ahead
+          </Button>
+        ) : null}
         {mayPlan ? (
           <Button component={Link} to="/season/workshop">
             Days of the workshop

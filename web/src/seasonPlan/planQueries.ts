@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { PlanTroublesDto, SeasonPlanDto, WorkshopDaysDto } from '@yugator/contracts';
+import type { LoadAheadDto, PlanTroublesDto, SeasonPlanDto, WorkshopDaysDto } from '@yugator/contracts';
 import { get } from '../api/request.js';
 
 export const planQueries = {
@@ -13,6 +13,12 @@ export const planQueries = {
     queryOptions({
       queryKey: ['season-plan', 'troubles'],
       queryFn: ({ signal }) => get<PlanTroublesDto>('/season-plan/troubles', signal),
+      meta: { subjects: ['plan', 'machines', 'readings', 'jobs', 'seasons', 'site', 'shelf'] },
+    }),
+  load: () =>
+    queryOptions({
+      queryKey: ['season-plan', 'load'],
+      queryFn: ({ signal }) => get<LoadAheadDto>('/season-plan/load', signal),
       meta: { subjects: ['plan', 'machines', 'readings', 'jobs', 'seasons', 'site', 'shelf'] },
     }),
   days: () =>
