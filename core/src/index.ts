@@ -99,6 +99,8 @@ export * from './planner/cardState.js';
 export * from './planner/workOf.js';
 export * from './planner/judge.js';
 export * from './planner/partsHere.js';
+export * from './planner/planSums.js';
+export * from './planner/suppose.js';
 export * from './planner/troubles.js';
 export * from './planner/loadAhead.js';
 export * from './planner/settled.js';

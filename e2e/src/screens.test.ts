@@ -34,6 +34,7 @@ async function screens(page: Page): Promise<[path: string, words: string][]> {
     ['/fleet/schedule', 'Schedule of the fleet'],
     ['/season', 'Winter work'],
     ['/season/plan', 'visits from today on|see the plan'],
+    ['/season/what-if', 'Plan both|tries what would be'],
     ['/season/load', 'The same in figures|see the load'],
     ['/season/workshop', 'Every week|The crew lead says'],
     [`/books/${book}`, 'Dunmallet front loader'],

@@ -52,6 +52,10 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('./seasonPlan/LoadPage.js')).LoadPage }),
               },
               {
+                path: 'season/what-if',
+                lazy: async () => ({ Component: (await import('./seasonPlan/WhatIfPage.js')).WhatIfPage }),
+              },
+              {
                 path: 'season/workshop',
                 lazy: async () => ({
                   Component: (await import('./seasonPlan/WorkshopDaysPage.js')).WorkshopDaysPage,

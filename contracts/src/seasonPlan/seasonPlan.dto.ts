@@ -1,4 +1,4 @@
-import type { CardState, DueState, PlannerInstance, Trouble } from '@yugator/core';
+import type { CardState, Component, DueState, PlannerInstance, Trouble } from '@yugator/core';
 import { ArrayNotEmpty, IsBoolean, IsIn, IsInt, IsOptional } from 'class-validator';
 import { Type } from 'class-transformer';
 import { MachineRefDto } from '../machine/machine.dto.js';
@@ -22,6 +22,7 @@ export class PlannedItemDto {
   state!: DueState;
   /** civil date; null where nobody knows */
   expectedOn!: string | null;
+  components!: Component[];
   /** ordered articles that it waits for, by name */
   waitsFor!: string[];
 }

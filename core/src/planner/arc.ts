@@ -106,21 +106,49 @@ function lateCost({ machine, item }: Looked, from: number | null, used: Used): n
   return Math.max(0, cost - latenessCost(machine, item, usedOn(machine, item, null, 0)));
 }
 
-function onceCost(of: Looked, { from, to, isEnd }: Arc, once: NonNullable<PlannerItem['once']>): number {
-  const { item } = of;
-  if (from !== null) return isEnd ? 0 : Infinity;
-  if (!isEnd && to < Math.max(once.from, item.notBefore) && !isLockedOn(of, to)) return Infinity;
-  return item.latePerDay * pastLimit(to - once.due, ONCE_LIMIT);
+/** What an arc of an item costs besides minutes of work, by what for. */
+export interface ArcParts {
+  /** past its limit */
+  readonly late: number;
+  /** not ready for the season, or not laid up */
+  readonly unready: number;
+  /** life that is thrown away */
+  readonly thrownAway: number;
+  /** of the next time, carried past the horizon */
+  readonly carried: number;
 }
 
-/** What an arc of an item costs besides minutes of work; Infinity where it may not be. */
-export function arcCost(of: Looked, arc: Arc): number {
+const NOTHING: ArcParts = { late: 0, unready: 0, thrownAway: 0, carried: 0 };
+
+function onceParts(
+  of: Looked,
+  { from, to, isEnd }: Arc,
+  once: NonNullable<PlannerItem['once']>,
+): ArcParts | null {
+  const { item } = of;
+  if (from !== null) return isEnd ? NOTHING : null;
+  if (!isEnd && to < Math.max(once.from, item.notBefore) && !isLockedOn(of, to)) return null;
+  return { ...NOTHING, late: item.latePerDay * pastLimit(to - once.due, ONCE_LIMIT) };
+}
+
+/** What an arc of an item costs besides minutes of work; null where it may not be. */
+export function arcParts(of: Looked, arc: Arc): ArcParts | null {
   const { machine, item } = of;
-  if (jumpsLocked(of, arc)) return Infinity;
-  if (item.once) return onceCost(of, arc, item.once);
+  if (jumpsLocked(of, arc)) return null;
+  if (item.once) return onceParts(of, arc, item.once);
   const used = usedOn(machine, item, arc.from, arc.to);
   const share = shareOf(item, used);
-  if (!arc.isEnd && !mayBeDone(of, arc, share)) return Infinity;
-  const cost = lateCost(of, arc.from, used) + unreadyCost(of, arc);
-  return cost + (arc.isEnd ? carriedCost(of, share) : wasteCost(of, share));
+  if (!arc.isEnd && !mayBeDone(of, arc, share)) return null;
+  return {
+    late: lateCost(of, arc.from, used),
+    unready: unreadyCost(of, arc),
+    thrownAway: arc.isEnd ? 0 : wasteCost(of, share),
+    carried: arc.isEnd ? carriedCost(of, share) : 0,
+  };
+}
+
+/** All of it together; Infinity where it may not be. */
+export function arcCost(of: Looked, arc: Arc): number {
+  const parts = arcParts(of, arc);
+  return parts ? parts.late + parts.unready + parts.thrownAway + parts.carried : Infinity;
 }

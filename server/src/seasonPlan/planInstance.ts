@@ -182,6 +182,7 @@ export function plannedMachine(
           name: answer?.item.name ?? '',
           state: answer?.state ?? 'fine',
           expectedOn: answer?.expectedOn ?? null,
+          components: [...(answer?.item.components ?? [])],
           waitsFor: [...(parts.get(id)?.waitsFor ?? [])],
         };
       }),

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { LoadAheadDto, ShortageDto } from '@yugator/contracts';
+import { Fragment } from 'react';
 import { Link } from 'react-router';
 import { Caution } from '../page/Caution.js';
 import { Failed } from '../page/Failed.js';
@@ -35,7 +36,9 @@ function ShortageWords({ shortage }: { shortage: ShortageDto }) {
           <>
             Or have {countWords(machines.length, 'machine')} done elsewhere:{' '}
             {machines.map(({ id, tag }) => (
-              <Plate key={id} tag={tag} to={id} />
+              <Fragment key={id}>
+                <Plate tag={tag} to={id} />{' '}
+              </Fragment>
             ))}
           </>
         ) : null}

@@ -1,25 +1,21 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import type { PublishPlanDto, SeasonPlanDto } from '@yugator/contracts';
-import { planChange } from '@yugator/core';
+import type { SeasonPlanDto } from '@yugator/contracts';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { sentenceOf } from '../api/problem.js';
-import { useWrite } from '../api/useWrite.js';
 import { Choose } from '../form/Choose.js';
 import form_ from '../form/form.module.css';
-import { Caution } from '../page/Caution.js';
 import { Empty } from '../page/Empty.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
-import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
-import { useIsOneOf, useSession } from '../session/useSession.js';
-import { momentWords, shortDayWords } from '../words/dates.js';
+import { useIsOneOf } from '../session/useSession.js';
+import { shortDayWords } from '../words/dates.js';
 import { CardDialog } from './CardDialog.js';
-import { cardsOfPlan, moved, planOfCards, publishedCards, settledBy, toFields } from './cards.js';
+import { moved, publishedCards } from './cards.js';
 import type { Card } from './cards.js';
 import { ChangeList } from './ChangeList.js';
+import { PlanActs, StandWords } from './PlanActs.js';
 import { movedWords } from './moves.js';
 import { PastCards } from './PastCards.js';
 import { planQueries } from './planQueries.js';
@@ -28,130 +24,9 @@ import { PlanStanding } from './PlanStanding.js';
 import { PlanDays, PlanWall, ZOOMS } from './PlanWall.js';
 import type { Zoom } from './PlanWall.js';
 import { useDraft } from './useDraft.js';
-import type { Draft } from './useDraft.js';
-import { usePlanning } from './usePlanning.js';
-import type { Planning } from './usePlanning.js';
-import { changeWords, dayOn, nearWords, visitWords } from './wallWords.js';
+import { dayOn } from './wallWords.js';
 
 const FORTNIGHT = 14;
-
-/** What stands there: what is published, or what is proposed against it; `now`: the plan as it stands by now. */
-function StandWords({
-  now,
-  cards,
-  draft,
-}: {
-  now: SeasonPlanDto;
-  cards: readonly Card[];
-  draft: Draft | null;
-}) {
-  const { site, today } = useSession();
-  if (!draft)
-    return (
-      <p>
-        {now.publishedAt
-          ? `${visitWords(cards.length)} from today on, published ${momentWords(now.publishedAt, site.timeZone, today)} by ${now.publishedBy ?? 'somebody'}.`
-          : 'No plan is published yet.'}
-      </p>
-    );
-  const { plan, proposed, did } = draft;
-  const { instance } = plan;
-  const change = planChange(planOfCards(publishedCards(plan), instance), planOfCards(cards, instance));
-  return (
-    <>
-      <p>
-        <b>Not published:</b> {visitWords(cards.length)}, {changeWords(change) || 'nothing planned'}.
-        {proposed ? ` Of all plans, ${proposed.near}.` : ''} {did ? `${did}.` : ''}
-      </p>
-      {plan.version === now.version ? null : (
-        <Caution title="Published meanwhile" quiet>
-          {<p>Somebody published another plan. Put yours away, and propose again against that one.</p>}
-        </Caution>
-      )}
-    </>
-  );
-}
-
-/** How far the planner is. */
-function PlanningWords({ planning }: { planning: Planning }) {
-  if (planning.state === 'failed')
-    return (
-      <Caution title="Not planned">{<p>The planner came to no end. What is published stands.</p>}</Caution>
-    );
-  if (planning.state === 'idle') return null;
-  const { best } = planning;
-  return (
-    <p role="status" aria-label="Planning">
-      Planning …{' '}
-      {best
-        ? `${visitWords(best.plan.flat().length)} so far; ${nearWords(best)}.`
-        : 'A first plan is there in a moment.'}
-    </p>
-  );
-}
-
-interface ActsProps {
-  readonly plan: SeasonPlanDto;
-  readonly cards: readonly Card[];
-  readonly drafts: ReturnType<typeof useDraft>;
-}
-
-/** What the crew lead does with the plan: has one proposed, publishes it, or puts it away. */
-function PlanActs({ plan, cards, drafts }: ActsProps) {
-  const say = useNotice();
-  const { draft, change, undo, clear } = drafts;
-  const { planning, begin, stop } = usePlanning((found) => {
-    const proposed = cardsOfPlan(found.plan, settledBy(cards, plan.instance));
-    change({ plan, cards: proposed, proposed: { cards: proposed, near: nearWords(found) }, did: '' });
-  });
-  const publish = useWrite<SeasonPlanDto, PublishPlanDto>(
-    (body) => ({ method: 'PUT', path: '/season-plan', body }),
-    ['plan'],
-    (now) => {
-      clear();
-      say(`${visitWords(publishedCards(now).length)} published.`);
-    },
-  );
-  const isPlanning = planning.state === 'planning';
-  return (
-    <>
-      <PlanningWords planning={planning} />
-      {publish.error ? <Caution title="Not published">{<p>{sentenceOf(publish.error)}</p>}</Caution> : null}
-      <div className={form_.acts} style={{ marginTop: 8 }}>
-        {isPlanning ? (
-          <Button onClick={stop}>Stop, and take the best so far</Button>
-        ) : (
-          <Button
-            variant={draft ? 'outlined' : 'contained'}
-            color={draft ? 'inherit' : 'primary'}
-            onClick={() => begin(settledBy(cards, plan.instance))}
-          >
-            {cards.length ? 'Propose again' : 'Propose a plan'}
-          </Button>
-        )}
-        {draft ? (
-          <>
-            <Button
-              variant="contained"
-              color="primary"
-              loading={publish.isPending}
-              disabled={isPlanning}
-              onClick={() => publish.mutate({ cards: toFields(cards, plan), version: plan.version })}
-            >
-              Publish
-            </Button>
-            <Button disabled={isPlanning} onClick={undo}>
-              Undo
-            </Button>
-            <Button variant="text" disabled={isPlanning} onClick={clear}>
-              Put it away
-            </Button>
-          </>
-        ) : null}
-      </div>
-    </>
-  );
-}
 
 interface Shown {
   readonly zoom: Zoom;
@@ -275,9 +150,14 @@ export function PlanPage() {
           </Button>
         ) : null}
         {mayPlan ? (
-          <Button component={Link} to="/season/workshop">
-            Days of the workshop
-          </Button>
+          <>
+            <Button component={Link} to="/season/what-if">
+              What if
+            </Button>
+            <Button component={Link} to="/season/workshop">
+              Days of the workshop
+            </Button>
+          </>
         ) : null}
       </PageHead>
       {!mayRead ? (

@@ -39,7 +39,12 @@ const MACHINE: PlannerMachine = {
 /** A plan of two machines for the tests of screens: Tuesdays and Fridays, from 10 May 2027 on, two cards published. */
 export function planFixture(over: Partial<SeasonPlanDto> = {}): SeasonPlanDto {
   const days = [1, 4, 8, 11, 15, 18].map((day) => ({ day, minutes: 120, bays: 2 }));
-  const told = { state: 'ripe', expectedOn: '2027-05-14', waitsFor: [] } satisfies Partial<PlannedItemDto>;
+  const told = {
+    state: 'ripe',
+    expectedOn: '2027-05-14',
+    components: [],
+    waitsFor: [],
+  } satisfies Partial<PlannedItemDto>;
   return {
     today: '2027-05-10',
     weeks: 12,
