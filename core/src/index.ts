@@ -173,6 +173,8 @@ export * from './procedure/procedure.js';
 export * from './procedure/sheet.js';
 export * from './procedure/step.js';
 export * from './procedure/proposal.js';
+export { yearlyVisitOf } from './procedure/yearly.js';
+export type { AnnualRule, YearlyVisit } from './procedure/yearly.js';
 export * from './procedure/fillNeed.js';
 export * from './procedure/finding.js';
 export * from './procedure/fluidsOf.js';

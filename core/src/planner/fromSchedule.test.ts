@@ -28,6 +28,7 @@ function planned(
       setUp: 9,
       shared: [4],
       items: plannable(schedule, over),
+      annual: 'spring',
       locked: [],
       published: [],
     },
@@ -116,7 +117,16 @@ describe('a machine of the schedule as the plan sees it', () => {
 
   it('is ready three days before its season', () => {
     const winter = scheduleOn('2027-02-10', { participation: [{ seasonId: 'mowing', hoursPerWeek: 10 }] });
-    const of = { id: 'm', schedule: winter, setUp: 9, shared: [], items: [], locked: [], published: [] };
+    const of = {
+      id: 'm',
+      schedule: winter,
+      setUp: 9,
+      shared: [],
+      items: [],
+      annual: 'spring' as const,
+      locked: [],
+      published: [],
+    };
     // 24 March is 42 days off.
     expect(plannerMachine(of, { ...span, today: civilDate('2027-02-10') }).season).toEqual({
       start: 42,

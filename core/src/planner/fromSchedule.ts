@@ -1,5 +1,6 @@
 import { addDays, daysBetween } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
+import type { AnnualRule } from '../procedure/yearly.js';
 import type { DueAnswer } from '../schedule/due.js';
 import type { ScheduleItem } from '../schedule/item.js';
 import type { CalendarLimit, HoursLimit } from '../schedule/limit.js';
@@ -31,6 +32,8 @@ export interface PlannableMachine {
   readonly setUp: number;
   readonly shared: readonly number[];
   readonly items: readonly PlannableItem[];
+  /** when the house has its yearly service */
+  readonly annual: AnnualRule;
   readonly locked: readonly SettledVisit[];
   readonly published: readonly PublishedVisit[];
 }
@@ -117,6 +120,7 @@ function plannerItem(
   schedule: MachineSchedule,
   span: PlanSpan,
   edges: Pick<PlannerMachine, 'season' | 'layUp'>,
+  annual: AnnualRule,
 ): PlannerItem | null {
   const { answer, minutes, needs, worth, notBefore } = of;
   const { item, consequence } = answer;
@@ -137,7 +141,7 @@ function plannerItem(
     leastShare: leastShareOf(of, item),
     notBefore,
     once,
-    ...edgeWork(answer, edges, span.today),
+    ...edgeWork(answer, edges, span.today, annual),
   };
 }
 
@@ -160,7 +164,7 @@ function usageOf({ usage }: MachineSchedule, { today, horizon }: PlanSpan) {
 
 /** A machine as the plan sees it; items of which nothing says when they are due are left out. */
 export function plannerMachine(of: PlannableMachine, span: PlanSpan): PlannerMachine {
-  const { id, schedule, setUp, shared, items, locked, published } = of;
+  const { id, schedule, setUp, shared, items, annual, locked, published } = of;
   const edges = {
     season: seasonOf(schedule, span, span.margins),
     layUp: layUpOf(schedule, span, span.margins),
@@ -169,7 +173,7 @@ export function plannerMachine(of: PlannableMachine, span: PlanSpan): PlannerMac
     id,
     setUp,
     access: shared,
-    items: items.flatMap((item) => plannerItem(item, schedule, span, edges) ?? []),
+    items: items.flatMap((item) => plannerItem(item, schedule, span, edges, annual) ?? []),
     ...usageOf(schedule, span),
     awayCost: Array.from({ length: span.horizon }, () => 0),
     blocked: [],

@@ -12,8 +12,6 @@ export interface PlanSums extends ArcParts {
   readonly minutes: number;
   /** all of it together, but for what it costs to change what was published */
   readonly total: number;
-  /** items that are past their limit at some time */
-  readonly lateItems: number;
   /** days with more than there is time or room for */
   readonly fullDays: number;
 }
@@ -36,14 +34,13 @@ function partsOf(
 
 /** What a plan comes to, by what for. */
 export function planSums(instance: PlannerInstance, plan: SeasonPlan): PlanSums {
-  let [visits, minutes, late, unready, thrownAway, carried, lateItems] = [0, 0, 0, 0, 0, 0, 0];
+  let [visits, minutes, late, unready, thrownAway, carried] = [0, 0, 0, 0, 0, 0];
   for (const [at, machine] of instance.machines.entries()) {
     const own = plan[at] ?? [];
     visits += own.length;
     minutes += own.reduce((sum, { items }) => sum + visitMinutesOf(machine, items), 0);
     for (const place of machine.items.keys()) {
       const parts = partsOf(instance, at, place, own);
-      lateItems += Number(parts.some((each) => each.late > 0));
       for (const each of parts) {
         late += each.late;
         unready += each.unready;
@@ -63,7 +60,6 @@ export function planSums(instance: PlannerInstance, plan: SeasonPlan): PlanSums 
     thrownAway,
     carried,
     total: minutes + late + unready + thrownAway + carried,
-    lateItems,
     fullDays: full.length,
   };
 }

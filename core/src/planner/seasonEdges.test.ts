@@ -23,7 +23,11 @@ const LAST_TIMES = {
   belts: done(['2026-10-26', 90]),
 };
 
-function plannedOn(today: string, of: Parameters<typeof scheduleOn>[1] = {}) {
+function plannedOn(
+  today: string,
+  of: Parameters<typeof scheduleOn>[1] = {},
+  annual: 'autumn' | 'spring' | 'split' = 'spring',
+) {
   const schedule = scheduleOn(today, { items: ITEMS, history: LAST_TIMES, ...MOWER, ...of });
   const items = schedule.answers.map((answer) => ({
     answer,
@@ -33,7 +37,7 @@ function plannedOn(today: string, of: Parameters<typeof scheduleOn>[1] = {}) {
     notBefore: 0,
   }));
   return plannerMachine(
-    { id: 'm', schedule, setUp: 9, shared: [], items, locked: [], published: [] },
+    { id: 'm', schedule, setUp: 9, shared: [], items, annual, locked: [], published: [] },
     { today: civilDate(today), horizon: 84, grid: 'sinceDone', margins: USUAL_MARGINS },
   );
 }
@@ -79,13 +83,51 @@ describe('after its season a machine is laid up', () => {
   });
 });
 
+describe('what is yearly is done when the house has its yearly service', () => {
+  const YEARLY = {
+    items: [
+      item('oil', [every(12, 'month')], { components: ['engineOil'] }),
+      item('plugs', [every(12, 'month')], { components: ['sparkPlugs'] }),
+    ],
+    history: { oil: done(['2027-02-20', 90]), plugs: done(['2027-02-20', 90]) },
+  };
+  const autumn = (annual: 'autumn' | 'spring' | 'split') =>
+    edgeWorkOf(plannedOn('2027-09-20', YEARLY, annual));
+
+  it('in autumn, in spring, or what stands in over winter in autumn and the rest in spring', () => {
+    expect(autumn('autumn')).toMatchObject({ oil: { laysUp: true }, plugs: { laysUp: true } });
+    expect(autumn('spring')).toMatchObject({ oil: { laysUp: false }, plugs: { laysUp: false } });
+    expect(autumn('split')).toMatchObject({ oil: { laysUp: true }, plugs: { laysUp: false } });
+    const history = { oil: done(['2026-02-20', 90]), plugs: done(['2026-08-20', 90]) };
+    const spring = edgeWorkOf(plannedOn('2027-02-10', { ...YEARLY, history }, 'split'));
+    expect(spring).toMatchObject({ oil: { wakesUp: false }, plugs: { wakesUp: true } });
+  });
+
+  it('but not what was done within half a year', () => {
+    const history = { oil: done(['2027-07-01', 90]), plugs: done(['2027-02-20', 90]) };
+    expect(edgeWorkOf(plannedOn('2027-09-20', { ...YEARLY, history }, 'autumn'))).toMatchObject({
+      oil: { laysUp: false },
+      plugs: { laysUp: true },
+    });
+  });
+});
+
 it('a machine that works on through the year is neither', () => {
   const all = { participation: [{ seasonId: 'year', hoursPerWeek: 5 }] };
   const seasons = [{ id: 'year', name: 'Year', years: [seasonYear(2026, '01-01', '12-31')] }];
   const today = '2027-11-20';
   const schedule = scheduleOn(today, { items: ITEMS, history: LAST_TIMES, ...all }, { seasons });
   const machine = plannerMachine(
-    { id: 'm', schedule, setUp: 9, shared: [], items: [], locked: [], published: [] },
+    {
+      id: 'm',
+      schedule,
+      setUp: 9,
+      shared: [],
+      items: [],
+      annual: 'spring' as const,
+      locked: [],
+      published: [],
+    },
     { today: civilDate(today), horizon: 84, grid: 'sinceDone', margins: USUAL_MARGINS },
   );
   expect(machine).toMatchObject({ layUp: null, season: null });

@@ -1,5 +1,7 @@
 import { dayNumber } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
+import { LEAST_OF_YEAR, yearlyVisitOf } from '../procedure/yearly.js';
+import type { AnnualRule, YearlyVisit } from '../procedure/yearly.js';
 import type { DueAnswer } from '../schedule/due.js';
 import type { MachineSchedule } from '../schedule/machineSchedule.js';
 import type { PlannerItem, PlannerMachine } from './instance.js';
@@ -17,6 +19,7 @@ export const USUAL_MARGINS: SeasonMargins = { readyDays: 3, layUpDays: 21 };
 const WAKE_DAYS = 45;
 /** An item belongs to an edge when it is due so near it, by its offset or a season of its own. */
 const NEAR_DAYS = 45;
+const DAYS_OF_YEAR = 365;
 
 interface Span {
   readonly today: CivilDate;
@@ -59,16 +62,32 @@ function dueAtEdge({ limits }: DueAnswer, edge: 'first' | 'last', today: CivilDa
   return null;
 }
 
-/** Whether an item is work of waking its machine up, or of laying it up: whether it is due next at that edge. */
+/** Whether a yearly item that belongs to a visit will have used up enough of its year by then. */
+function isOfYear({ item, limits }: DueAnswer, visit: YearlyVisit, annual: AnnualRule, by: number): boolean {
+  if (yearlyVisitOf(item, annual) !== visit) return false;
+  const yearly = limits.find(({ kind, rule }) => kind === 'calendar' && rule.kind === 'everyCalendar');
+  return yearly === undefined || yearly.left - by <= (1 - LEAST_OF_YEAR) * DAYS_OF_YEAR;
+}
+
+/**
+ * Whether an item is work of waking its machine up, or of laying it up: by its books, where it is due next at that edge of the season,
+ * or by the house rule, where it is yearly and that is its time of the year.
+ */
 export function edgeWork(
   answer: DueAnswer,
   { season, layUp }: Pick<PlannerMachine, 'season' | 'layUp'>,
   today: CivilDate,
+  annual: AnnualRule,
 ): Pick<PlannerItem, 'wakesUp' | 'laysUp'> {
   const isNear = (due: number | null, day: number) => due !== null && Math.abs(due - day) <= NEAR_DAYS;
   const [first, last] = [dueAtEdge(answer, 'first', today), dueAtEdge(answer, 'last', today)];
   return {
-    wakesUp: season !== null && isNear(first, season.start),
-    laysUp: layUp !== null && (isNear(last, layUp.end) || (last !== null && last < layUp.end)),
+    wakesUp:
+      season !== null && (isNear(first, season.start) || isOfYear(answer, 'spring', annual, season.start)),
+    laysUp:
+      layUp !== null &&
+      (isNear(last, layUp.end) ||
+        (last !== null && last < layUp.end) ||
+        isOfYear(answer, 'autumn', annual, layUp.end)),
   };
 }

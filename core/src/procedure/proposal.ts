@@ -1,5 +1,3 @@
-import { componentSpec } from '../component/components.js';
-import type { Component } from '../component/components.js';
 import { daysBetween } from '../calendar/civilDate.js';
 import type { CivilDate } from '../calendar/civilDate.js';
 import type { WorkingState } from '../season/usePlan.js';
@@ -8,6 +6,8 @@ import { sheetSteps } from './compose.js';
 import type { MachineSetUp, WorkItem } from './machineSetUp.js';
 import { accessesOf } from './ownAccess.js';
 import type { AccessName } from './ownAccess.js';
+import { LEAST_OF_YEAR, yearlyVisitOf } from './yearly.js';
+import type { YearlyVisit } from './yearly.js';
 
 /** Why an item is worth doing in a visit. */
 export type ProposalReason =
@@ -25,9 +25,6 @@ export type ProposalReason =
     }
   /** it is yearly, and the house rule has the yearly service now */
   | { readonly kind: 'yearly'; readonly when: YearlyVisit };
-
-/** Before the machine rests, or before it goes out again. */
-export type YearlyVisit = 'autumn' | 'spring';
 
 export interface Proposal {
   readonly itemId: string;
@@ -78,24 +75,6 @@ function reasonOf(
 }
 
 const NEAR_DAYS = 45;
-/** A yearly item done in the last half year is not done again. */
-const LEAST_USED = 0.5;
-/** With the service split, what stands in over winter is changed before it; the rest waits for the spring. */
-function isBeforeWinter(component: Component): boolean {
-  return componentSpec(component).is === 'fluid' || FLUID_FILTERS.has(component);
-}
-
-/** Filters that are changed with a fluid, or that stand in it over winter. */
-const FLUID_FILTERS: ReadonlySet<Component> = new Set<Component>([
-  'engineOilFilter',
-  'fuelFilter',
-  'waterSeparator',
-  'transmissionFilter',
-  'transmissionStrainer',
-  'hydroFilters',
-  'hydraulicFilters',
-]);
-
 /** Whether the machine is about to rest, or just does; or is about to go out again. */
 export function yearlyVisitOn(today: CivilDate, working: WorkingState): YearlyVisit | null {
   const isNear = (on: CivilDate | null) => on !== null && Math.abs(daysBetween(today, on)) <= NEAR_DAYS;
@@ -105,28 +84,20 @@ export function yearlyVisitOn(today: CivilDate, working: WorkingState): YearlyVi
   return isNear(working.since) ? 'autumn' : null;
 }
 
-function isYearly({ item }: DueAnswer): boolean {
-  return item.triggers.some(
-    (trigger) => trigger.kind === 'everyCalendar' && trigger.unit === 'month' && trigger.count === 12,
-  );
-}
-
 /** Yearly items that the house rule wants done in a visit of that time of the year, besides what is due or ripe anyway. */
 function yearlyItems(
   answers: readonly DueAnswer[],
   setUp: MachineSetUp,
   visit: YearlyVisit | null,
 ): Proposal[] {
-  const { annual } = setUp.rules;
-  if (visit === null || (annual !== 'split' && annual !== visit)) return [];
+  if (visit === null) return [];
   const known = new Set(setUp.items.map(({ id }) => id));
   return answers
-    .filter((answer) => known.has(answer.item.id) && isYearly(answer))
+    .filter(({ item }) => known.has(item.id) && yearlyVisitOf(item, setUp.rules.annual) === visit)
     .filter(
       ({ state, deciding }) =>
-        (state === 'coming' || state === 'fine') && (deciding?.used ?? 0) >= LEAST_USED,
+        (state === 'coming' || state === 'fine') && (deciding?.used ?? 0) >= LEAST_OF_YEAR,
     )
-    .filter(({ item }) => annual !== 'split' || item.components.some(isBeforeWinter) === (visit === 'autumn'))
     .map(({ item }) => ({ itemId: item.id, reason: { kind: 'yearly', when: visit } }));
 }
 

@@ -1,4 +1,4 @@
-import { addDays, civilDate, dayLoads, instant, placesOf } from '@yugator/core';
+import { addDays, civilDate, dayLoads, firstPlan, instant, placesOf } from '@yugator/core';
 import type { SeasonPlanDto } from '@yugator/contracts';
 import { SetClock } from '../clock/clock.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -14,25 +14,34 @@ import { publishDemoPlan } from './demoPlan.js';
 import { SeasonPlans } from './seasonPlan.js';
 import { WorkshopDays } from './workshopDays.js';
 
+/** The plans of the demonstration on a day, for the tests of a block. */
+function plansOn(day: string) {
+  const made = {} as { database: Awaited<ReturnType<typeof testDatabase>>; plans: SeasonPlans };
+  beforeAll(async () => {
+    const now = instant(`${day}T12:00:00Z`);
+    made.database = await testDatabase();
+    const { sequelize } = made.database;
+    await makeSchema(sequelize);
+    await loadDemonstration(sequelize, now);
+    const clock = new SetClock(now);
+    const work = new UnitOfWork(sequelize, new LiveFeed());
+    const calendar = new SiteCalendar(clock);
+    const schedule = new FleetSchedule(calendar, new Seasons(work), new FleetFacts());
+    made.plans = new SeasonPlans(work, calendar, schedule, new WorkshopDays(work), new Shelf(work, clock));
+  });
+  afterAll(() => made.database.drop());
+  return made;
+}
+
 describe.each(['2026-11-23', '2027-01-18', '2027-03-16', '2027-05-13', '2027-08-02'])(
   'the plan of the demonstration on %s',
   (day) => {
-    const made = {} as { database: Awaited<ReturnType<typeof testDatabase>>; plan: SeasonPlanDto };
+    const demonstration = plansOn(day);
+    const made = {} as { plan: SeasonPlanDto };
     beforeAll(async () => {
-      const now = instant(`${day}T12:00:00Z`);
-      made.database = await testDatabase();
-      const { sequelize } = made.database;
-      await makeSchema(sequelize);
-      await loadDemonstration(sequelize, now);
-      const clock = new SetClock(now);
-      const work = new UnitOfWork(sequelize, new LiveFeed());
-      const calendar = new SiteCalendar(clock);
-      const schedule = new FleetSchedule(calendar, new Seasons(work), new FleetFacts());
-      const plans = new SeasonPlans(work, calendar, schedule, new WorkshopDays(work), new Shelf(work, clock));
-      await publishDemoPlan(plans);
-      made.plan = await plans.read();
+      await publishDemoPlan(demonstration.plans);
+      made.plan = await demonstration.plans.read();
     });
-    afterAll(() => made.database.drop());
 
     it('is of the coming four weeks', () => {
       const { cards, today } = made.plan;
@@ -69,3 +78,55 @@ describe.each(['2026-11-23', '2027-01-18', '2027-03-16', '2027-05-13', '2027-08-
     });
   },
 );
+
+/** Visits that do work of a kind, as a plan made at once has them, by the tag of their machine. */
+function visitsFor({ instance, machines }: SeasonPlanDto, kind: 'laysUp' | 'wakesUp') {
+  return firstPlan(instance).flatMap((visits, at) => {
+    const own = instance.machines[at];
+    const work = (own?.items ?? []).flatMap((item, place) => (item[kind] ? [place] : []));
+    const days = visits.filter(({ items }) => items.some((place) => work.includes(place)));
+    return own && work.length ? [{ tag: machines[at]?.tag ?? '', own, work, days }] : [];
+  });
+}
+
+describe('in autumn, on 2027-11-08', () => {
+  const demonstration = plansOn('2027-11-08');
+
+  it('machines that will rest are laid up, most of them in time and in one visit once they rest, and those that work on are not', async () => {
+    const plan = await demonstration.plans.read();
+    // What need not be done until the plan nearly ends is for the next one.
+    const layUps = visitsFor(plan, 'laysUp').filter(
+      ({ own }) => (own.layUp?.by ?? 0) < plan.instance.horizon - 28,
+    );
+    expect(layUps.length).toBeGreaterThan(5);
+    for (const { tag, own, work, days } of layUps) {
+      const done = new Set(days.flatMap(({ items }) => items));
+      expect([tag, work.filter((place) => !done.has(place))]).toEqual([tag, []]);
+      const atRest = days.filter(({ day }) => day >= (own.layUp?.end ?? Infinity));
+      expect([tag, atRest.length <= 1]).toEqual([tag, true]);
+    }
+    const inTime = layUps.filter(({ own, days }) => (days.at(-1)?.day ?? Infinity) <= (own.layUp?.by ?? 0));
+    expect(inTime.length / layUps.length).toBeGreaterThanOrEqual(0.7);
+    const atOnce = layUps.filter(({ own, days }) =>
+      days.some(({ day }) => day >= (own.layUp?.end ?? Infinity)),
+    );
+    expect(atOnce.length / layUps.length).toBeGreaterThanOrEqual(0.7);
+    const resting = new Set(layUps.map(({ tag }) => tag));
+    expect(plan.machines.filter(({ tag }) => tag.startsWith('T-') && resting.has(tag))).toEqual([]);
+  });
+});
+
+describe('before spring, on 2027-02-22', () => {
+  const demonstration = plansOn('2027-02-22');
+
+  it('machines that rest are woken up and ready before their season', async () => {
+    const wakeUps = visitsFor(await demonstration.plans.read(), 'wakesUp');
+    expect(wakeUps.length).toBeGreaterThan(5);
+    const ready = wakeUps.filter(({ own, work, days }) => {
+      const inTime = days.filter(({ day }) => day <= (own.season?.ready ?? -1));
+      const done = new Set(inTime.flatMap(({ items }) => items));
+      return work.every((place) => done.has(place));
+    });
+    expect(ready.length / wakeUps.length).toBeGreaterThanOrEqual(0.9);
+  });
+});

@@ -156,7 +156,14 @@ export function plannedMachine(
   const { machine, schedule } = scheduled;
   const parts = partsOf(scheduled, takes, siteNow);
   const planner = plannerMachine(
-    { id: machine.id, schedule, ...plannable(scheduled, parts, siteNow), locked: [], published: [] },
+    {
+      id: machine.id,
+      schedule,
+      ...plannable(scheduled, parts, siteNow),
+      annual: rulesOn(machine, siteNow.site).annual,
+      locked: [],
+      published: [],
+    },
     span,
   );
   const visits = cards.flatMap((card) => {

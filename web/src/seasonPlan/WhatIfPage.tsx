@@ -49,6 +49,7 @@ function Whole({
     <TextField
       label={label}
       size="small"
+      sx={{ width: 220 }}
       value={text}
       error={!isRight}
       helperText={isRight ? undefined : `A whole number from 1 to ${most}`}
@@ -81,8 +82,18 @@ function Fields({ kind, fields, plan, onChange }: FieldsProps) {
           most={100}
           onChange={(share) => onChange({ ...fields, share })}
         />
-        <DayPicker label="From" value={fields.from} onChange={(from) => onChange({ ...fields, from })} />
-        <DayPicker label="Until" value={fields.until} onChange={(until) => onChange({ ...fields, until })} />
+        <DayPicker
+          fullWidth={false}
+          label="From"
+          value={fields.from}
+          onChange={(from) => onChange({ ...fields, from })}
+        />
+        <DayPicker
+          fullWidth={false}
+          label="Until"
+          value={fields.until}
+          onChange={(until) => onChange({ ...fields, until })}
+        />
       </>
     );
   if (kind === 'another')
@@ -90,6 +101,7 @@ function Fields({ kind, fields, plan, onChange }: FieldsProps) {
       <Choose<string>
         label="One like"
         size="small"
+        sx={{ width: 300 }}
         value={fields.machineId}
         choices={plan.machines.map(({ id, tag, name }) => [id, `${tag} ${name}`] as const)}
         onChange={(machineId) => onChange({ ...fields, machineId })}
@@ -111,7 +123,6 @@ const ROWS = [
   ['visits', 'Visits', 'count'],
   ['minutes', 'Work, in minutes', 'minutes'],
   ['late', 'Lateness, worth in minutes', 'minutes'],
-  ['lateItems', 'Lines past their limit at some time', 'count'],
   ['unready', 'Not ready or not laid up, worth in minutes', 'minutes'],
   ['thrownAway', 'Life thrown away, worth in minutes', 'minutes'],
   ['total', 'All together, with what is carried on', 'minutes'],
