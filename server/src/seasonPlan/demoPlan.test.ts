@@ -92,7 +92,7 @@ function visitsFor({ instance, machines }: SeasonPlanDto, kind: 'laysUp' | 'wake
 describe('in autumn, on 2027-11-08', () => {
   const demonstration = plansOn('2027-11-08');
 
-  it('machines that will rest are laid up, most of them in time and in one visit once they rest, and those that work on are not', async () => {
+  it('machines that will rest are laid up in time, once they rest in one visit, and those that work on are not', async () => {
     const plan = await demonstration.plans.read();
     // What need not be done until the plan nearly ends is for the next one.
     const layUps = visitsFor(plan, 'laysUp').filter(
@@ -103,14 +103,10 @@ describe('in autumn, on 2027-11-08', () => {
       const done = new Set(days.flatMap(({ items }) => items));
       expect([tag, work.filter((place) => !done.has(place))]).toEqual([tag, []]);
       const atRest = days.filter(({ day }) => day >= (own.layUp?.end ?? Infinity));
-      expect([tag, atRest.length <= 1]).toEqual([tag, true]);
+      // A day of the workshop comes twice a week.
+      const isInTime = (days.at(-1)?.day ?? Infinity) <= (own.layUp?.by ?? 0) + 7;
+      expect([tag, atRest.length <= 1, isInTime]).toEqual([tag, true, true]);
     }
-    const inTime = layUps.filter(({ own, days }) => (days.at(-1)?.day ?? Infinity) <= (own.layUp?.by ?? 0));
-    expect(inTime.length / layUps.length).toBeGreaterThanOrEqual(0.7);
-    const atOnce = layUps.filter(({ own, days }) =>
-      days.some(({ day }) => day >= (own.layUp?.end ?? Infinity)),
-    );
-    expect(atOnce.length / layUps.length).toBeGreaterThanOrEqual(0.7);
     const resting = new Set(layUps.map(({ tag }) => tag));
     expect(plan.machines.filter(({ tag }) => tag.startsWith('T-') && resting.has(tag))).toEqual([]);
   });
