@@ -64,15 +64,18 @@ async function connected(url: string): Promise<Sequelize> {
   }
 }
 
-/** Brings the schema up to date and fills an empty database as the options ask; whether the demonstration was loaded now. */
-async function prepareDatabase(sequelize: Sequelize, options: StartOptions): Promise<boolean> {
+/** What is still to be done once the application stands. */
+type Begin = (app: NestFastifyApplication) => Promise<void>;
+
+/** Brings the schema up to date and fills an empty database as the options ask. */
+async function prepareDatabase(sequelize: Sequelize, options: StartOptions): Promise<Begin> {
   const migrations = migrator(sequelize);
   if (options.resetDemo) await migrations.down({ to: 0 });
   await migrations.up();
-  if (options.empty || (await Site.count()) > 0) return false;
+  if (options.empty || (await Site.count()) > 0) return () => Promise.resolve();
   say('Loading the demonstration crew …');
   await loadDemonstration(sequelize, new SystemClock().now());
-  return true;
+  return (app) => publishDemoPlan(app.get(SeasonPlans));
 }
 
 /** What phones need to know, and what is compared on them. */
@@ -155,7 +158,7 @@ async function run(options: StartOptions): Promise<void> {
       : await startLocalMariaDb(join(options.data, 'mariadb'), { say: warn });
     const databaseUrl = options.databaseUrl ?? running.database?.url ?? '';
     running.sequelize = await connected(databaseUrl);
-    const isDemoNew = await prepareDatabase(running.sequelize, options);
+    const begin = await prepareDatabase(running.sequelize, options);
     const setUpCode = newSetUpCode();
     const hosts = new KnownHosts(options.hosts);
     const siteName = (await Site.findOne())?.name ?? 'this site';
@@ -175,7 +178,7 @@ async function run(options: StartOptions): Promise<void> {
       ...(tls ? { tls: tls.machine } : {}),
       ...(running.database ? { storage: new FolderStorage(options.data) } : {}),
     });
-    if (isDemoNew) await publishDemoPlan(running.app.get(SeasonPlans));
+    await begin(running.app);
     if (tls) {
       const renew = async () => (await certificates()) ?? tls;
       const parts = { app: running.app, hosts, port: options.port, siteName, certificates: tls, renew };
