@@ -199,7 +199,12 @@ describe('what is coming', () => {
         .filter(({ machineId }) => machineId === yard.crew.machine)
         .map(({ earlyOn, expectedOn, lateOn }) => [earlyOn, expectedOn, lateOn]);
     const before = await times();
-    const card = { machineId: yard.crew.machine, on: '2027-05-18', itemIds: [yard.crew.oil], isLocked: false };
+    const card = {
+      machineId: yard.crew.machine,
+      on: '2027-05-18',
+      itemIds: [yard.crew.oil],
+      isLocked: false,
+    };
     const published = await yard.ask('PUT', '/api/season-plan', { body: { cards: [card], version: 1 } });
     expect(published.status).toBe(200);
     const [first, ...later] = await times();
