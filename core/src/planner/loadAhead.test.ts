@@ -1,42 +1,16 @@
 import type { PlannerInstance, PlannerItem, PlannerMachine } from './instance.js';
 import { loadAhead } from './loadAhead.js';
+import { plainMachine } from './testing/plain.js';
 
-const ITEM: PlannerItem = {
-  id: 'oil',
-  hours: null,
-  days: null,
-  usedHours: 0,
-  usedDays: 0,
-  hoursToMark: null,
-  minutes: 50,
-  access: [],
-  worth: 0,
-  latePerHour: 5,
-  latePerDay: 1.5,
-  leastShare: 0.6,
-  notBefore: 0,
-  once: null,
-  wakesUp: false,
-  laysUp: false,
-};
 const HORIZON = 140;
 
-/** An hour a day. */
-const machine = (items: Partial<PlannerItem>[], spreadOfAll = 0): PlannerMachine => ({
-  id: 'm',
-  setUp: 10,
-  access: [5],
-  items: items.map((item) => ({ ...ITEM, ...item })),
-  hoursBy: Array.from({ length: HORIZON + 1 }, (_, day) => day),
-  spreadOfWeek: 0,
-  spreadOfAll,
-  awayCost: Array.from({ length: HORIZON }, () => 0),
-  blocked: [],
-  season: null,
-  layUp: null,
-  locked: [],
-  published: [],
-});
+/** An hour a day, work of fifty minutes. */
+const machine = (items: Partial<PlannerItem>[], spreadOfAll = 0): PlannerMachine =>
+  plainMachine(
+    HORIZON,
+    items.map((item) => ({ minutes: 50, ...item })),
+    { spreadOfAll },
+  );
 /** Open on the first day of every week, for so many minutes. */
 const instance = (minutes: number, ...machines: PlannerMachine[]): PlannerInstance => ({
   horizon: HORIZON,

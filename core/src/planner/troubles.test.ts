@@ -1,45 +1,15 @@
 import type { PlannerInstance, PlannerItem, PlannerMachine } from './instance.js';
+import { plainMachine } from './testing/plain.js';
 import { planTroubles } from './troubles.js';
 
-const ITEM: PlannerItem = {
-  id: 'oil',
-  hours: 50,
-  days: null,
-  usedHours: 40,
-  usedDays: 0,
-  hoursToMark: null,
-  minutes: 30,
-  access: [],
-  worth: 0,
-  latePerHour: 5,
-  latePerDay: 1.5,
-  leastShare: 0.6,
-  notBefore: 0,
-  once: null,
-  wakesUp: false,
-  laysUp: false,
-};
+const HORIZON = 56;
 
 /** One hour a day, so that the oil is due in ten days and late after fifteen. */
-const machine = (over: Partial<PlannerMachine> = {}, item: Partial<PlannerItem> = {}): PlannerMachine => ({
-  id: 'm',
-  setUp: 10,
-  access: [],
-  items: [{ ...ITEM, ...item }],
-  hoursBy: Array.from({ length: 57 }, (_, day) => day),
-  spreadOfWeek: 0,
-  spreadOfAll: 0,
-  awayCost: Array.from({ length: 56 }, () => 0),
-  blocked: [],
-  season: null,
-  layUp: null,
-  locked: [],
-  published: [],
-  ...over,
-});
+const machine = (over: Partial<PlannerMachine> = {}, item: Partial<PlannerItem> = {}): PlannerMachine =>
+  plainMachine(HORIZON, [{ hours: 50, usedHours: 40, ...item }], over);
 
 const instance = (...machines: PlannerMachine[]): PlannerInstance => ({
-  horizon: 56,
+  horizon: HORIZON,
   days: [4, 8, 12, 16, 20].map((day) => ({ day, minutes: 60, bays: 1 })),
   machines,
   readyCost: 8,

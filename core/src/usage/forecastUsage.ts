@@ -109,9 +109,14 @@ function forecast(
       const to = dayNumber(day);
       const expected = factor.mean * plan.exposure(last.day, to);
       return {
-        low: last.life + Math.min(expected, quantileOn(plan, factor, last.day, to, POINT_10)),
         expected: last.life + expected,
-        high: last.life + Math.max(expected, quantileOn(plan, factor, last.day, to, POINT_90)),
+        // Who asks for each day of a year asks for what is expected alone: the points take many times as long.
+        get low() {
+          return last.life + Math.min(expected, quantileOn(plan, factor, last.day, to, POINT_10));
+        },
+        get high() {
+          return last.life + Math.max(expected, quantileOn(plan, factor, last.day, to, POINT_90));
+        },
       };
     },
     mostLikelyLife(day) {

@@ -1,6 +1,7 @@
 import Checkbox from '@mui/material/Checkbox';
 import type { SeasonPlanDto } from '@yugator/contracts';
 import { planTroubles, TOLD_DAYS } from '@yugator/core';
+import { useMemo } from 'react';
 import { Plate } from '../page/Plate.js';
 import { useSession } from '../session/useSession.js';
 import { planOfCards } from './cards.js';
@@ -33,12 +34,46 @@ function savesWords({ machine, before, after }: MachineChange, plan: SeasonPlanD
   return less > 0 ? `saves ${less} min` : `costs ${-less} min, to make room for others`;
 }
 
+/** A change in words. */
+interface ToldChange {
+  readonly machine: number;
+  readonly tag: string;
+  readonly lines: string;
+  readonly why: string;
+}
+
+function toldChanges(
+  plan: SeasonPlanDto,
+  published: readonly Card[],
+  proposed: readonly Card[],
+  today: string,
+): ToldChange[] {
+  const troubles = planTroubles(plan.instance, planOfCards(published, plan.instance), TOLD_DAYS);
+  const reach = Math.max(-1, ...published.map(({ day }) => day));
+  return changesOf(published, proposed).map((change) => {
+    const { machine } = change;
+    const why = [
+      ...troubles
+        .filter((trouble) => 'machine' in trouble && trouble.machine === machine)
+        .map((trouble) => troubleWords(toTrouble(trouble, plan), today)),
+      savesWords(change, plan, reach),
+    ];
+    return {
+      machine,
+      tag: plan.machines[machine]?.tag ?? '',
+      lines: changeLines(change, plan).join('; '),
+      why: why.filter(Boolean).join('; '),
+    };
+  });
+}
+
 /** What the proposal changes, machine by machine, and why; each is taken over, or stays as it was published. */
 export function ChangeList({ plan, published, proposed, cards, onChange }: Props) {
   const { today } = useSession();
-  const changes = changesOf(published, proposed);
-  const troubles = planTroubles(plan.instance, planOfCards(published, plan.instance), TOLD_DAYS);
-  const reach = Math.max(-1, ...published.map(({ day }) => day));
+  const changes = useMemo(
+    () => toldChanges(plan, published, proposed, today),
+    [plan, published, proposed, today],
+  );
   if (changes.length === 0) return <p>It changes nothing of what is published.</p>;
   return (
     <details className={styles.sum}>
@@ -46,16 +81,8 @@ export function ChangeList({ plan, published, proposed, cards, onChange }: Props
         What it changes, machine by machine, and why: take over all of it, or leave out what you do not want
       </summary>
       <ul className={styles.changes}>
-        {changes.map((change) => {
-          const { machine } = change;
-          const tag = plan.machines[machine]?.tag ?? '';
+        {changes.map(({ machine, tag, lines, why }) => {
           const isTaken = changesOf(withMachine(cards, machine, proposed), cards).length === 0;
-          const why = [
-            ...troubles
-              .filter((trouble) => 'machine' in trouble && trouble.machine === machine)
-              .map((trouble) => troubleWords(toTrouble(trouble, plan), today)),
-            savesWords(change, plan, reach),
-          ];
           return (
             <li key={machine}>
               <Checkbox
@@ -71,8 +98,8 @@ export function ChangeList({ plan, published, proposed, cards, onChange }: Props
               />
               <Plate tag={tag} />
               <span>
-                {changeLines(change, plan).join('; ')}
-                <span className="soft"> {why.filter(Boolean).join('; ')}</span>
+                {lines}
+                <span className="soft"> {why}</span>
               </span>
             </li>
           );

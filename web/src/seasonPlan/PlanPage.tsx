@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { SeasonPlanDto } from '@yugator/contracts';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Choose } from '../form/Choose.js';
 import form_ from '../form/form.module.css';
@@ -21,8 +21,9 @@ import { PastCards } from './PastCards.js';
 import { planQueries } from './planQueries.js';
 import styles from './plan.module.css';
 import { PlanStanding } from './PlanStanding.js';
-import { PlanDays, PlanWall, ZOOMS } from './PlanWall.js';
-import type { Zoom } from './PlanWall.js';
+import { ZOOMS } from './columns.js';
+import type { Zoom } from './columns.js';
+import { PlanDays, PlanWall } from './PlanWall.js';
 import { useDraft } from './useDraft.js';
 import { dayOn } from './wallWords.js';
 
@@ -81,7 +82,7 @@ function Plan({ now }: { now: SeasonPlanDto }) {
   const [shown, setShown] = useState<Shown>({ zoom: 'fortnight', from: 0 });
   const { draft, change } = drafts;
   const plan = draft?.plan ?? now;
-  const published = publishedCards(plan);
+  const published = useMemo(() => publishedCards(plan), [plan]);
   const cards = draft?.cards ?? published;
   const onOpen = (card: Card) => setOpened({ plan, card });
   const changed = (of: SeasonPlanDto, next: readonly Card[], did: string) =>

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import type { SeasonPlanDto } from '@yugator/contracts';
 import { dayLoads } from '@yugator/core';
 import type { DayLoad } from '@yugator/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { ButtonHTMLAttributes, Ref } from 'react';
 import form_ from '../form/form.module.css';
 import { Plate } from '../page/Plate.js';
@@ -10,16 +10,11 @@ import { shortDayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
 import { minutesOf, planOfCards } from './cards.js';
 import type { Card } from './cards.js';
+import { cardsByMachine, columnsOf, dueIn, hasMark, isNeededIn, partsIn, rests, within } from './columns.js';
+import type { ColumnOfDays, Zoom } from './columns.js';
 import { DragCards, DropCell, useDragCard } from './DragCards.js';
 import styles from './plan.module.css';
 import { dayOn } from './wallWords.js';
-
-/** How much of the time is seen at once, and into how many columns it is cut. */
-export const ZOOMS = {
-  fortnight: { days: 14, perColumn: 1, word: 'a fortnight' },
-  quarter: { days: 84, perColumn: 7, word: 'twelve weeks' },
-} as const;
-export type Zoom = keyof typeof ZOOMS;
 
 interface Props {
   readonly plan: SeasonPlanDto;
@@ -29,24 +24,6 @@ interface Props {
   readonly onOpen: (card: Card) => void;
   /** left out where cards are not to be moved */
   readonly onMove?: ((card: Card, day: number) => void) | undefined;
-}
-
-/** A column of the wall: a day, or a week. */
-interface ColumnOfDays {
-  readonly first: number;
-  readonly last: number;
-}
-
-function columnsOf(zoom: Zoom, from: number): ColumnOfDays[] {
-  const { days, perColumn } = ZOOMS[zoom];
-  return Array.from({ length: days / perColumn }, (_, at) => {
-    const first = from + at * perColumn;
-    return { first, last: first + perColumn - 1 };
-  });
-}
-
-function within<T extends { readonly day: number }>(list: readonly T[], { first, last }: ColumnOfDays): T[] {
-  return list.filter(({ day }) => day >= first && day <= last);
 }
 
 /** How full the workshop is: what is taken of what there is. */
@@ -71,22 +48,6 @@ function Fullness({ loads }: { loads: readonly DayLoad[] }) {
       </span>
     </span>
   );
-}
-
-/** Whether a machine is expected to rest through a column: it runs no hours. */
-function rests({ instance }: SeasonPlanDto, machine: number, { first, last }: ColumnOfDays): boolean {
-  const hours = instance.machines[machine]?.hoursBy ?? [];
-  return (hours[Math.min(last + 1, hours.length - 1)] ?? 0) - (hours[first] ?? 0) < 0.05;
-}
-
-/** How many lines fall due in a column, as is expected. */
-function dueIn({ machines, ...plan }: SeasonPlanDto, machine: number, column: ColumnOfDays): number {
-  const [from, to] = [dayOn(plan, column.first), dayOn(plan, column.last)];
-  const isFirst = column.first === 0;
-  return (machines[machine]?.items ?? []).filter(({ expectedOn, state }) => {
-    if (isFirst && (state === 'overdue' || state === 'noRecord')) return true;
-    return expectedOn !== null && expectedOn <= to && (expectedOn >= from || isFirst);
-  }).length;
 }
 
 interface CardProps extends Pick<Props, 'plan' | 'onOpen'>, ButtonHTMLAttributes<HTMLButtonElement> {
@@ -117,34 +78,6 @@ function CardButton({ card, plan, onOpen, ...button }: CardProps) {
 
 function DraggedCard(props: CardProps) {
   return <CardButton {...props} {...useDragCard(props.card)} />;
-}
-
-/** Ordered parts that arrive for a machine in a column, by name. */
-function partsIn({ machines, instance }: SeasonPlanDto, machine: number, column: ColumnOfDays): string[] {
-  const own = instance.machines[machine];
-  const parts = (machines[machine]?.items ?? []).flatMap(({ waitsFor }, place) =>
-    waitsFor.length && within([{ day: own?.items[place]?.notBefore ?? -1 }], column).length ? waitsFor : [],
-  );
-  return [...new Set(parts)];
-}
-
-function isNeededIn({ instance }: SeasonPlanDto, machine: number, { first, last }: ColumnOfDays): boolean {
-  return (instance.machines[machine]?.blocked ?? []).some((day) => day >= first && day <= last);
-}
-
-/** Whether a machine has anything to show in a column. */
-function hasMark(
-  plan: SeasonPlanDto,
-  cards: readonly Card[],
-  machine: number,
-  column: ColumnOfDays,
-): boolean {
-  return (
-    cards.some((card) => card.machine === machine && card.day >= column.first && card.day <= column.last) ||
-    dueIn(plan, machine, column) > 0 ||
-    partsIn(plan, machine, column).length > 0 ||
-    (isNeededIn(plan, machine, column) && !rests(plan, machine, column))
-  );
 }
 
 /** What of a machine falls into a column besides its cards: lines due, parts that arrive, days on which it is needed. */
@@ -184,12 +117,14 @@ function WallTable({ plan, cards, zoom, from, onOpen, onMove }: Props) {
   const [isAll, setAll] = useState(false);
   const columns = columnsOf(zoom, from);
   const loads = dayLoads(plan.instance, planOfCards(cards, plan.instance));
-  const every = plan.machines.flatMap((machine, at) =>
-    machine.items.length || cards.some((card) => card.machine === at) ? [{ machine, at }] : [],
-  );
+  const byMachine = useMemo(() => cardsByMachine(cards), [cards]);
+  const every = plan.machines.flatMap((machine, at) => {
+    const own = byMachine.get(at) ?? [];
+    return machine.items.length || own.length ? [{ machine, at, own }] : [];
+  });
   const all = isAll
     ? every
-    : every.filter(({ at }) => columns.some((column) => hasMark(plan, cards, at, column)));
+    : every.filter(({ at, own }) => columns.some((column) => hasMark(plan, own, at, column)));
   const hidden = every.length - all.length;
   const CardOf = onMove ? DraggedCard : CardButton;
   return (
@@ -207,7 +142,7 @@ function WallTable({ plan, cards, zoom, from, onOpen, onMove }: Props) {
           </tr>
         </thead>
         <tbody>
-          {all.slice(0, rows).map(({ machine, at }) => (
+          {all.slice(0, rows).map(({ machine, at, own }) => (
             <tr key={machine.id}>
               <th scope="row">
                 <Plate tag={machine.tag} to={machine.id} />
@@ -221,10 +156,7 @@ function WallTable({ plan, cards, zoom, from, onOpen, onMove }: Props) {
                   children: (
                     <>
                       <Marks plan={plan} machine={at} column={column} />
-                      {within(
-                        cards.filter((card) => card.machine === at),
-                        column,
-                      ).map((card) => (
+                      {within(own, column).map((card) => (
                         <CardOf key={card.day} card={card} plan={plan} onOpen={onOpen} />
                       ))}
                     </>
