@@ -15,12 +15,13 @@ import { benchLists } from './benchLists.mjs';
 import { benchLoads } from './benchLoads.mjs';
 import { benchBuying } from './benchBuying.mjs';
 import { benchPlanner } from './benchPlanner.mjs';
+import { benchReplan } from './benchReplan.mjs';
 import { benchField } from './benchField.mjs';
 import { benchToday } from './benchToday.mjs';
 import { startYugator, stopYugator } from './startYugator.mjs';
 
 // `npm run bench -- --against FOLDER` compares with another checkout, built.
-// `npm run bench -- planner` measures the season plan alone: it takes a quarter of an hour.
+// `npm run bench -- planner` measures the season plan alone: it takes a quarter of an hour; `npm run bench -- replan` how much of it changes.
 const {
   values: { against },
   positionals: [only],
@@ -42,6 +43,7 @@ console.log(
   `On ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}:`,
 );
 if (only === 'planner') process.exit(benchPlanner() ? 0 : 1);
+if (only === 'replan') process.exit((await benchReplan()) ? 0 : 1);
 benchSchedule();
 benchSheet();
 if (!benchDue(root, against)) process.exitCode = 1;

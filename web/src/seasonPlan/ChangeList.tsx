@@ -1,7 +1,7 @@
 import Checkbox from '@mui/material/Checkbox';
 import type { SeasonPlanDto } from '@yugator/contracts';
 import { planTroubles, TOLD_DAYS } from '@yugator/core';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Plate } from '../page/Plate.js';
 import { useSession } from '../session/useSession.js';
 import { planOfCards } from './cards.js';
@@ -34,46 +34,40 @@ function savesWords({ machine, before, after }: MachineChange, plan: SeasonPlanD
   return less > 0 ? `saves ${less} min` : `costs ${-less} min, to make room for others`;
 }
 
-/** A change in words. */
-interface ToldChange {
-  readonly machine: number;
-  readonly tag: string;
-  readonly lines: string;
-  readonly why: string;
-}
+const NONE: ReadonlyMap<number, string> = new Map();
 
-function toldChanges(
+/** What each change saves, reckoned one by one while the page stays quick; by machine. */
+function useSaves(
+  changes: readonly MachineChange[],
   plan: SeasonPlanDto,
-  published: readonly Card[],
-  proposed: readonly Card[],
-  today: string,
-): ToldChange[] {
-  const troubles = planTroubles(plan.instance, planOfCards(published, plan.instance), TOLD_DAYS);
-  const reach = Math.max(-1, ...published.map(({ day }) => day));
-  return changesOf(published, proposed).map((change) => {
-    const { machine } = change;
-    const why = [
-      ...troubles
-        .filter((trouble) => 'machine' in trouble && trouble.machine === machine)
-        .map((trouble) => troubleWords(toTrouble(trouble, plan), today)),
-      savesWords(change, plan, reach),
-    ];
-    return {
-      machine,
-      tag: plan.machines[machine]?.tag ?? '',
-      lines: changeLines(change, plan).join('; '),
-      why: why.filter(Boolean).join('; '),
-    };
+  reach: number,
+): ReadonlyMap<number, string> {
+  const [known, setKnown] = useState<{ readonly of: unknown; readonly words: ReadonlyMap<number, string> }>({
+    of: null,
+    words: new Map(),
   });
+  const words = known.of === changes ? known.words : NONE;
+  const next = changes.find(({ machine }) => !words.has(machine));
+  useEffect(() => {
+    if (!next) return undefined;
+    const turn = setTimeout(() =>
+      setKnown({ of: changes, words: new Map(words).set(next.machine, savesWords(next, plan, reach)) }),
+    );
+    return () => clearTimeout(turn);
+  });
+  return words;
 }
 
 /** What the proposal changes, machine by machine, and why; each is taken over, or stays as it was published. */
 export function ChangeList({ plan, published, proposed, cards, onChange }: Props) {
   const { today } = useSession();
-  const changes = useMemo(
-    () => toldChanges(plan, published, proposed, today),
-    [plan, published, proposed, today],
+  const changes = useMemo(() => changesOf(published, proposed), [published, proposed]);
+  const troubles = useMemo(
+    () => planTroubles(plan.instance, planOfCards(published, plan.instance), TOLD_DAYS),
+    [plan, published],
   );
+  const reach = Math.max(-1, ...published.map(({ day }) => day));
+  const saves = useSaves(changes, plan, reach);
   if (changes.length === 0) return <p>It changes nothing of what is published.</p>;
   return (
     <details className={styles.sum}>
@@ -81,7 +75,15 @@ export function ChangeList({ plan, published, proposed, cards, onChange }: Props
         What it changes, machine by machine, and why: take over all of it, or leave out what you do not want
       </summary>
       <ul className={styles.changes}>
-        {changes.map(({ machine, tag, lines, why }) => {
+        {changes.map((change) => {
+          const { machine } = change;
+          const tag = plan.machines[machine]?.tag ?? '';
+          const why = [
+            ...troubles
+              .filter((trouble) => 'machine' in trouble && trouble.machine === machine)
+              .map((trouble) => troubleWords(toTrouble(trouble, plan), today)),
+            saves.get(machine) ?? '',
+          ];
           const isTaken = changesOf(withMachine(cards, machine, proposed), cards).length === 0;
           return (
             <li key={machine}>
@@ -98,8 +100,8 @@ export function ChangeList({ plan, published, proposed, cards, onChange }: Props
               />
               <Plate tag={tag} />
               <span>
-                {lines}
-                <span className="soft"> {why}</span>
+                {changeLines(change, plan).join('; ')}
+                <span className="soft"> {why.filter(Boolean).join('; ')}</span>
               </span>
             </li>
           );

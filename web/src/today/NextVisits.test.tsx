@@ -1,4 +1,5 @@
 import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import type { NextVisitDto } from '@yugator/contracts';
 import { press } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
@@ -25,7 +26,11 @@ it('says what comes into the workshop today and tomorrow, and opens its job', as
   const { sent } = wire({}, () => ({ id: 'new' }));
   showTo('mechanic', <NextVisits visits={VISITS} today="2027-05-13" />);
   expect(screen.getAllByText('Today, 43 min: Air filter, Engine oil')).toHaveLength(3);
-  expect(screen.getByText('Tomorrow, 43 min: Air filter, Engine oil')).toBeVisible();
+  // Tomorrow's are folded, so that today's work is not pushed down by them.
+  const tomorrow = screen.getByText('Tomorrow, 43 min: Air filter, Engine oil');
+  expect(tomorrow).not.toBeVisible();
+  await userEvent.click(screen.getByText(/1 visit, 43 min/));
+  expect(tomorrow).toBeVisible();
   expect(screen.getByText('done')).toBeVisible();
   expect(screen.getByRole('link', { name: 'Go on with the job: B' })).toHaveAttribute('href', '/jobs/j');
   await press('Open the job: A');

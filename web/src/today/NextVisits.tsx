@@ -6,6 +6,7 @@ import { useOpenJob } from '../job/useOpenJob.js';
 import { Caution } from '../page/Caution.js';
 import { Plate } from '../page/Plate.js';
 import { useIsOneOf } from '../session/useSession.js';
+import { countWords } from '../words/figures.js';
 import styles from './today.module.css';
 
 function Visit({ visit, isToday }: { visit: NextVisitDto; isToday: boolean }) {
@@ -47,17 +48,38 @@ function Visit({ visit, isToday }: { visit: NextVisitDto; isToday: boolean }) {
   );
 }
 
-/** What is planned for the workshop today and tomorrow. */
+function Visits({ visits, isToday }: { visits: readonly NextVisitDto[]; isToday: boolean }) {
+  return (
+    <ul className={styles.rows}>
+      {visits.map((visit) => (
+        <Visit key={visit.machine.id} visit={visit} isToday={isToday} />
+      ))}
+    </ul>
+  );
+}
+
+/** What is planned for the workshop today, and folded, so that it hides nothing of today, tomorrow. */
 export function NextVisits({ visits, today }: { visits: readonly NextVisitDto[]; today: string }) {
   if (visits.length === 0) return null;
+  const now = visits.filter(({ on }) => on === today);
+  const next = visits.filter(({ on }) => on !== today);
+  const minutes = next.reduce((sum, visit) => sum + visit.minutes, 0);
   return (
     <section aria-label="In the workshop">
-      <h2 className={styles.group}>In the workshop, as planned</h2>
-      <ul className={styles.rows}>
-        {visits.map((visit) => (
-          <Visit key={`${visit.machine.id} ${visit.on}`} visit={visit} isToday={visit.on === today} />
-        ))}
-      </ul>
+      {now.length ? (
+        <>
+          <h2 className={styles.group}>In the workshop, as planned</h2>
+          <Visits visits={now} isToday />
+        </>
+      ) : null}
+      {next.length ? (
+        <details className={styles.tomorrow}>
+          <summary>
+            <b>Tomorrow in the workshop:</b> {countWords(next.length, 'visit')}, {minutes} min
+          </summary>
+          <Visits visits={next} isToday={false} />
+        </details>
+      ) : null}
     </section>
   );
 }
