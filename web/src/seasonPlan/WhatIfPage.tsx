@@ -177,7 +177,7 @@ function Suppose({ plan }: { plan: SeasonPlanDto }) {
     [fields.percent, fields.share, fields.weeks].every(Number.isFinite) && fields.from <= fields.until;
   return (
     <>
-      <div className={`${form_.acts} ${styles.zoom}`}>
+      <div className={`${form_.acts} ${styles.suppose}`}>
         <Choose<Supposed>
           label="What if"
           size="small"
