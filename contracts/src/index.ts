@@ -68,6 +68,7 @@ export * from './shelf/traits.dto.js';
 export * from './shelfList/shelfList.dto.js';
 export * from './seasonPlan/workshopDays.dto.js';
 export * from './seasonPlan/seasonPlan.dto.js';
+export * from './seasonPlan/toTrouble.js';
 export * from './site/site.dto.js';
 export * from './subjects.js';
 export * from './today/today.dto.js';

@@ -114,26 +114,6 @@ describe('a machine of the schedule as the plan sees it', () => {
     for (const [day, hours] of hoursBy.entries()) expect(hours).toBeGreaterThanOrEqual(hoursBy[day - 1] ?? 0);
     expect([spreadOfWeek > 0, spreadOfAll >= 0]).toEqual([true, true]);
   });
-
-  it('is ready three days before its season', () => {
-    const winter = scheduleOn('2027-02-10', { participation: [{ seasonId: 'mowing', hoursPerWeek: 10 }] });
-    const of = {
-      id: 'm',
-      schedule: winter,
-      setUp: 9,
-      shared: [],
-      items: [],
-      annual: 'spring' as const,
-      locked: [],
-      published: [],
-    };
-    // 24 March is 42 days off.
-    expect(plannerMachine(of, { ...span, today: civilDate('2027-02-10') }).season).toEqual({
-      start: 42,
-      ready: 39,
-      wakeFrom: 0,
-    });
-  });
 });
 
 describe('the days of the workshop', () => {

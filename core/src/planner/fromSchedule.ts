@@ -10,6 +10,7 @@ import type { EveryHours, HoursGrid, MeterName } from '../schedule/trigger.js';
 import { everyCalendarOf } from '../schedule/triggers/everyCalendar.js';
 import { hoursOf } from '../schedule/triggers/everyHours.js';
 import type { PlannerItem, PlannerMachine, PublishedVisit, SettledVisit } from './instance.js';
+import { TENTH } from './lateness.js';
 import { edgeWork, layUpOf, seasonOf } from './seasonEdges.js';
 import type { SeasonMargins } from './seasonEdges.js';
 import { LATENESS } from './weights.js';
@@ -53,7 +54,6 @@ const LEAST_SHARE = { short: 0.4, usual: 0.6, ofSeason: 0.9 } as const;
 const ONCE_BEFORE = 14;
 const DAYS_OF_YEAR = 365;
 const DAYS_OF_MONTH = 30.44;
-const TENTH = 1.2816;
 
 /** Hours as the engine runs them. */
 function engineHours({ meters }: MachineSchedule, meter: MeterName, hours: number): number {

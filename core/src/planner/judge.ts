@@ -35,6 +35,11 @@ export interface DayLoad {
   readonly visits: number;
 }
 
+/** Whether more is planned for a day than there is time, or room, for. */
+export function isTooFull({ taken, minutes, visits, bays }: DayLoad): boolean {
+  return taken > minutes || visits > bays;
+}
+
 /** How full each workshop day is by a plan. */
 export function dayLoads(instance: PlannerInstance, plan: SeasonPlan): DayLoad[] {
   const taken = new Map<number, { minutes: number; visits: number }>();

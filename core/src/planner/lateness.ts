@@ -10,7 +10,7 @@ export interface Used {
 }
 
 /** The 10 and 90 % points of a normal spread, in standard deviations. */
-const TENTH = 1.2816;
+export const TENTH = 1.2816;
 /** Weights of the 10, 50 and 90 % points that give the mean of three points (Swanson's rule: 0.3, 0.4, 0.3). */
 const OUTER = 0.3;
 const INNER = 0.4;

@@ -1,5 +1,6 @@
 import { one } from './dense.js';
 import { visitMinutesOf } from './instance.js';
+import { TENTH } from './lateness.js';
 import type { PlannerInstance, PlannerItem, PlannerMachine } from './instance.js';
 
 /** A week of what is asked of the workshop and what there is, in minutes of all hands. */
@@ -34,8 +35,6 @@ export interface LoadAhead {
 /** What falls due within so many days is taken along (common practice). */
 const ALONG_DAYS = 21;
 const WEEK = 7;
-/** The 10 and 90 % points of a normal spread, in standard deviations. */
-const TENTH = 1.2816;
 /** Less than this is no shortage: somebody stays a little longer. */
 const LEAST_SHORT = 30;
 

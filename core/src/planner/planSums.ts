@@ -1,6 +1,5 @@
 import { arcParts } from './arc.js';
 import type { ArcParts } from './arc.js';
-import { dayLoads } from './judge.js';
 import { one } from './dense.js';
 import { visitMinutesOf } from './instance.js';
 import type { PlannedVisit, PlannerInstance, SeasonPlan } from './instance.js';
@@ -12,8 +11,6 @@ export interface PlanSums extends ArcParts {
   readonly minutes: number;
   /** all of it together, but for what it costs to change what was published */
   readonly total: number;
-  /** days with more than there is time or room for */
-  readonly fullDays: number;
 }
 
 /** The parts of all arcs of an item along the visits of its machine. */
@@ -49,9 +46,6 @@ export function planSums(instance: PlannerInstance, plan: SeasonPlan): PlanSums 
       }
     }
   }
-  const full = dayLoads(instance, plan).filter(
-    (load) => load.taken > load.minutes || load.visits > load.bays,
-  );
   return {
     visits,
     minutes,
@@ -60,6 +54,5 @@ export function planSums(instance: PlannerInstance, plan: SeasonPlan): PlanSums 
     thrownAway,
     carried,
     total: minutes + late + unready + thrownAway + carried,
-    fullDays: full.length,
   };
 }

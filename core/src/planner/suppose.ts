@@ -10,7 +10,7 @@ export type Supposition =
   | { readonly kind: 'away'; readonly share: number; readonly from: number; readonly until: number }
   /** another machine like this one (its place), all of it done lately */
   | { readonly kind: 'another'; readonly machine: number }
-  /** what was ordered comes so many days later, and what is not there is so many days off */
+  /** what was ordered and is awaited comes so many days later */
   | { readonly kind: 'lateParts'; readonly days: number };
 
 const DUST_FACTOR = 0.5;

@@ -1,4 +1,4 @@
-import { dayLoads } from './judge.js';
+import { dayLoads, isTooFull } from './judge.js';
 import { one } from './dense.js';
 import { shareOf, usedOn } from './lateness.js';
 import type { PlannedVisit, PlannerInstance, SeasonPlan } from './instance.js';
@@ -99,8 +99,6 @@ export function planTroubles(instance: PlannerInstance, plan: SeasonPlan, until:
       ...notPlanned(instance, machine, visits, last),
     ];
   });
-  const full = dayLoads(instance, plan).filter(
-    (load) => load.taken > load.minutes || load.visits > load.bays,
-  );
+  const full = dayLoads(instance, plan).filter(isTooFull);
   return [...ofMachines, ...full.map(({ day }) => ({ kind: 'tooFull', day }) as const)];
 }

@@ -1,4 +1,4 @@
-import { addDays, civilDate, dayLoads, firstPlan, instant, placesOf } from '@yugator/core';
+import { addDays, civilDate, dayLoads, firstPlan, instant, isTooFull, placesOf } from '@yugator/core';
 import type { SeasonPlanDto } from '@yugator/contracts';
 import { SetClock } from '../clock/clock.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -61,9 +61,7 @@ describe.each(['2026-11-23', '2027-01-18', '2027-03-16', '2027-05-13', '2027-08-
             items: placesOf(itemIds, items),
           })),
       );
-      const over = dayLoads(instance, visits).filter(
-        (load) => load.taken > load.minutes || load.visits > load.bays,
-      );
+      const over = dayLoads(instance, visits).filter(isTooFull);
       expect(over).toHaveLength(1);
       const late = machines.flatMap(({ items }, at) =>
         items.filter(({ waitsFor, expectedOn }, place) => {

@@ -1,4 +1,4 @@
-import { addDays, civilDate, dayLoads, firstPlan, TOLD_DAYS, visitsJudge } from '@yugator/core';
+import { addDays, civilDate, dayLoads, firstPlan, isTooFull, TOLD_DAYS, visitsJudge } from '@yugator/core';
 import type { PlannedVisit, PlannerInstance, SeasonPlan } from '@yugator/core';
 import { Person } from '../models/person.model.js';
 import type { SeasonPlans } from './seasonPlan.js';
@@ -36,7 +36,7 @@ function overfull(instance: PlannerInstance, plan: SeasonPlan): SeasonPlan {
   for (const [machine, visits] of plan.entries())
     for (const visit of visits) {
       const load = dayLoads(instance, now).find((each) => each.day === day);
-      if (!load || load.taken > load.minutes || load.visits > load.bays) return now;
+      if (!load || isTooFull(load)) return now;
       if (visit.day !== day) now = withMoved(instance, now, machine, visit, day) ?? now;
     }
   return now;

@@ -1,27 +1,11 @@
-import type { PlanTroubleDto } from '@yugator/contracts';
+import { toTrouble } from '@yugator/contracts';
+import type { PlannedMachineDto, PlanTroubleDto } from '@yugator/contracts';
 import { addDays } from '@yugator/core';
 import type { CivilDate, Trouble } from '@yugator/core';
-import type { PlannedMachine } from './planInstance.js';
-
-/** A trouble of the plan by names. */
-function toTroubleDto(
-  trouble: Trouble,
-  machines: readonly PlannedMachine[],
-  today: CivilDate,
-): PlanTroubleDto {
-  const told = 'machine' in trouble ? machines[trouble.machine]?.told : undefined;
-  const places = 'items' in trouble ? trouble.items : [];
-  return {
-    kind: trouble.kind,
-    machine: told ? { id: told.id, tag: told.tag, name: told.name } : null,
-    on: 'day' in trouble ? addDays(today, trouble.day) : null,
-    lines: places.flatMap((place) => told?.items[place]?.name ?? []),
-  };
-}
 
 /** What a trouble is about, each of its lines by itself: the same words on every day. */
-function keysOf(trouble: Trouble, machines: readonly PlannedMachine[], today: CivilDate): string[] {
-  const told = 'machine' in trouble ? machines[trouble.machine]?.told : undefined;
+function keysOf(trouble: Trouble, machines: readonly PlannedMachineDto[], today: CivilDate): string[] {
+  const told = 'machine' in trouble ? machines[trouble.machine] : undefined;
   const on = 'day' in trouble ? addDays(today, trouble.day) : '';
   const about = `${trouble.kind} ${told?.id ?? ''} ${on}`;
   return 'items' in trouble
@@ -32,7 +16,7 @@ function keysOf(trouble: Trouble, machines: readonly PlannedMachine[], today: Ci
 /** Tells troubles apart from those that were known when the plan was published. */
 export class KnownTroubles {
   constructor(
-    private readonly machines: readonly PlannedMachine[],
+    private readonly machines: readonly PlannedMachineDto[],
     private readonly today: CivilDate,
   ) {}
 
@@ -48,7 +32,7 @@ export class KnownTroubles {
       if (!isNew.includes(true)) return [];
       const left =
         'items' in trouble ? { ...trouble, items: trouble.items.filter((_place, at) => isNew[at]) } : trouble;
-      return [toTroubleDto(left, machines, today)];
+      return [toTrouble(left, machines, today)];
     });
   }
 }

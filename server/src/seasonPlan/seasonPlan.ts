@@ -100,7 +100,7 @@ export class SeasonPlans {
     if (toCome.length === 0) return { troubles: [] };
     const troubles = planTroubles(instance, planOf(toCome, machines, today), TOLD_DAYS);
     const known = new Set(storedList(site.planKnown).filter((key) => typeof key === 'string'));
-    return { troubles: new KnownTroubles(machines, today).unknown(troubles, known) };
+    return { troubles: knownTroubles(machines, today).unknown(troubles, known) };
   }
 
   /** What is asked of the workshop in the coming year, and where that is more than there is. */
@@ -137,7 +137,7 @@ export class SeasonPlans {
     const faults = cards.flatMap((card, at) => cardFaults(card, byId, today, `/cards/${at}`));
     if (faults.length) throw fieldProblem(...faults);
     const troubles = planTroubles(instance, planOf(cards, machines, today), TOLD_DAYS);
-    const planKnown = new KnownTroubles(machines, today).keys(troubles);
+    const planKnown = knownTroubles(machines, today).keys(troubles);
     await this.work.run(async () => {
       const site = await planSite(true);
       await this.checkVersion(site, version);
@@ -222,6 +222,13 @@ export class SeasonPlans {
     };
     return { today, instance, machines, cards };
   }
+}
+
+function knownTroubles(machines: readonly PlannedMachine[], today: CivilDate): KnownTroubles {
+  return new KnownTroubles(
+    machines.map(({ told }) => told),
+    today,
+  );
 }
 
 /** Cards as the plan has them, machine by machine. */

@@ -1,5 +1,6 @@
 import type { ArticleKind, UsedPeriodDto } from '@yugator/contracts';
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import { AXIS, TIP_STYLE } from '../chart/chartStyle.js';
 import { useSession } from '../session/useSession.js';
 import { moneyFigure, moneyWords } from '../words/figures.js';
 import { periodName } from './periodName.js';
@@ -19,7 +20,6 @@ export function UsedChart({ periods }: { periods: readonly UsedPeriodDto[] }) {
       period.lines.filter((line) => line.kind === kind).reduce((sum, { costMinor }) => sum + costMinor, 0);
     return { name: periodName(period), kit: sumOf('kit'), part: sumOf('part'), fluid: sumOf('fluid') };
   });
-  const axis = { stroke: 'var(--soft)', tick: { fill: 'var(--soft)', fontSize: 13 } };
   return (
     <div
       style={{
@@ -39,19 +39,15 @@ export function UsedChart({ periods }: { periods: readonly UsedPeriodDto[] }) {
           margin={{ top: 8, right: 12, bottom: 4 }}
         >
           <CartesianGrid stroke="var(--line)" vertical={false} />
-          <XAxis dataKey="name" {...axis} />
+          <XAxis dataKey="name" {...AXIS} />
           <YAxis
-            {...axis}
+            {...AXIS}
             tickFormatter={(minor: number) => String(Math.round(moneyFigure(minor, currency)))}
           />
           <Tooltip
             isAnimationActive={false}
             formatter={(minor) => (typeof minor === 'number' ? moneyWords(minor, currency) : '')}
-            contentStyle={{
-              background: 'var(--sheet)',
-              border: '1px solid var(--line)',
-              color: 'var(--ink)',
-            }}
+            contentStyle={TIP_STYLE}
           />
           <Legend />
           {FILLS.map(([kind, words, fill]) => (

@@ -9,6 +9,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { AXIS, TIP_STYLE } from '../chart/chartStyle.js';
 import { dayWords } from '../words/dates.js';
 import { hoursWords } from '../words/figures.js';
 
@@ -19,7 +20,6 @@ export function UseChart({ weeks }: { weeks: readonly WeekOfUseDto[] }) {
     planned,
     observed,
   }));
-  const axis = { stroke: 'var(--soft)', tick: { fill: 'var(--soft)', fontSize: 13 } };
   return (
     <div
       style={{ height: 280, background: 'var(--sheet)', border: '1px solid var(--line)', padding: 8 }}
@@ -32,16 +32,12 @@ export function UseChart({ weeks }: { weeks: readonly WeekOfUseDto[] }) {
           margin={{ top: 8, right: 12, bottom: 4, left: -14 }}
         >
           <CartesianGrid stroke="var(--line)" vertical={false} />
-          <XAxis dataKey="week" {...axis} minTickGap={36} />
-          <YAxis {...axis} unit=" h" />
+          <XAxis dataKey="week" {...AXIS} minTickGap={36} />
+          <YAxis {...AXIS} unit=" h" />
           <Tooltip
             isAnimationActive={false}
             formatter={(value) => (typeof value === 'number' ? `${hoursWords(value)} h` : '')}
-            contentStyle={{
-              background: 'var(--sheet)',
-              border: '1px solid var(--line)',
-              color: 'var(--ink)',
-            }}
+            contentStyle={TIP_STYLE}
           />
           <Bar dataKey="observed" name="run" fill="var(--ink)" isAnimationActive={false} />
           <Line

@@ -1,4 +1,5 @@
 import Checkbox from '@mui/material/Checkbox';
+import { toTrouble } from '@yugator/contracts';
 import type { SeasonPlanDto } from '@yugator/contracts';
 import { planTroubles, TOLD_DAYS } from '@yugator/core';
 import { useEffect, useMemo, useState } from 'react';
@@ -10,7 +11,7 @@ import { changeLines, changesOf, withMachine } from './changes.js';
 import type { MachineChange } from './changes.js';
 import { judgeUnder } from './moves.js';
 import styles from './plan.module.css';
-import { toTrouble, troubleWords } from './troubleWords.js';
+import { troubleWords } from './troubleWords.js';
 
 interface Props {
   readonly plan: SeasonPlanDto;
@@ -81,7 +82,7 @@ export function ChangeList({ plan, published, proposed, cards, onChange }: Props
           const why = [
             ...troubles
               .filter((trouble) => 'machine' in trouble && trouble.machine === machine)
-              .map((trouble) => troubleWords(toTrouble(trouble, plan), today)),
+              .map((trouble) => troubleWords(toTrouble(trouble, plan.machines, plan.today), today)),
             saves.get(machine) ?? '',
           ];
           const isTaken = changesOf(withMachine(cards, machine, proposed), cards).length === 0;

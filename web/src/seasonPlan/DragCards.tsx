@@ -17,7 +17,7 @@ import type {
   KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
 import type { SeasonPlanDto } from '@yugator/contracts';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { ReactNode, TdHTMLAttributes } from 'react';
 import { useSession } from '../session/useSession.js';
 import { shortDayWords } from '../words/dates.js';
@@ -36,6 +36,14 @@ const KEYS = {
 const INSTRUCTIONS = {
   draggable:
     'Enter opens the visit. The space bar picks it up; then the arrow keys move it from one day of the workshop to the next, the space bar puts it down, and Escape leaves it where it was.',
+};
+
+const ANNOUNCEMENTS: Announcements = {
+  onDragStart: () => 'Picked up.',
+  // What is seen of it is said as well.
+  onDragOver: () => undefined,
+  onDragEnd: () => 'Put down.',
+  onDragCancel: () => 'Left where it was.',
 };
 
 interface OfMachine {
@@ -116,21 +124,15 @@ export function DragCards({ plan, cards, onMove, children }: Props) {
     const effect = moveWords(moveEffect(plan, cards, card, day), moneyOf(plan, site.currency));
     return `${cardWords(plan, card)} to ${shortDayWords(dayOn(plan, day))}: ${effect}`;
   };
-  const announcements: Announcements = useMemo(
-    () => ({
-      onDragStart: () => 'Picked up.',
-      // What is seen of it is said as well.
-      onDragOver: () => undefined,
-      onDragEnd: () => 'Put down.',
-      onDragCancel: () => 'Left where it was.',
-    }),
-    [],
-  );
   return (
     <DndContext
       sensors={sensors}
       collisionDetection={onOwnRow}
-      accessibility={{ announcements, screenReaderInstructions: INSTRUCTIONS, restoreFocus: false }}
+      accessibility={{
+        announcements: ANNOUNCEMENTS,
+        screenReaderInstructions: INSTRUCTIONS,
+        restoreFocus: false,
+      }}
       onDragOver={(event) => setWords(effectWords(event))}
       onDragCancel={() => setWords('')}
       onDragEnd={(event) => {

@@ -11,6 +11,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { AXIS, TIP_STYLE } from '../chart/chartStyle.js';
 import { shortDayWords } from '../words/dates.js';
 import styles from './plan.module.css';
 
@@ -23,22 +24,17 @@ export function LoadChart({ weeks }: { weeks: readonly LoadWeekDto[] }) {
     range: [hours(expected - low), hours(high - expected)],
     there: hours(minutes),
   }));
-  const axis = { stroke: 'var(--soft)', tick: { fill: 'var(--soft)', fontSize: 13 } };
   return (
     <div className={styles.chart} aria-hidden>
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 12, bottom: 4 }}>
           <CartesianGrid stroke="var(--line)" vertical={false} />
-          <XAxis dataKey="name" interval={3} {...axis} />
-          <YAxis unit=" h" {...axis} />
+          <XAxis dataKey="name" interval={3} {...AXIS} />
+          <YAxis unit=" h" {...AXIS} />
           <Tooltip
             isAnimationActive={false}
             formatter={(value) => (typeof value === 'number' ? `${value} h` : '')}
-            contentStyle={{
-              background: 'var(--sheet)',
-              border: '1px solid var(--line)',
-              color: 'var(--ink)',
-            }}
+            contentStyle={TIP_STYLE}
           />
           <Legend />
           <Bar

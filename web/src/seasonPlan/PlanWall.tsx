@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import type { SeasonPlanDto } from '@yugator/contracts';
-import { dayLoads } from '@yugator/core';
+import { dayLoads, isTooFull } from '@yugator/core';
 import type { DayLoad } from '@yugator/core';
 import { useMemo, useState } from 'react';
 import type { ButtonHTMLAttributes, Ref } from 'react';
@@ -33,7 +33,7 @@ function Fullness({ loads }: { loads: readonly DayLoad[] }) {
   const minutes = loads.reduce((sum, load) => sum + load.minutes, 0);
   const visits = loads.reduce((sum, load) => sum + load.visits, 0);
   const bays = loads.reduce((sum, load) => sum + load.bays, 0);
-  const isOver = loads.some((load) => load.taken > load.minutes || load.visits > load.bays);
+  const isOver = loads.some(isTooFull);
   return (
     <span className={isOver ? styles.over : undefined}>
       <span>

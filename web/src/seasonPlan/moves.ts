@@ -1,5 +1,5 @@
 import type { SeasonPlanDto } from '@yugator/contracts';
-import { dayLoads, visitsJudge } from '@yugator/core';
+import { dayLoads, isTooFull, visitsJudge } from '@yugator/core';
 import { shortDayWords } from '../words/dates.js';
 import { moneyWords } from '../words/figures.js';
 import { moved, planOfCards, settledBy } from './cards.js';
@@ -46,7 +46,7 @@ export function moveEffect(
   const names = (places: readonly number[]) => places.flatMap((place) => dueOf(place)?.name ?? []);
   return {
     minutes: then === null || before === null ? null : Math.round(then - before),
-    isTooFull: load !== undefined && (load.taken > load.minutes || load.visits > load.bays),
+    isTooFull: load !== undefined && isTooFull(load),
     late: names(card.items.filter((place) => isLate(place, day) && !isLate(place, card.day))),
     inTime: names(card.items.filter((place) => !isLate(place, day) && isLate(place, card.day))),
   };

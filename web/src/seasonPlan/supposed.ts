@@ -1,4 +1,5 @@
 import type { SeasonPlanDto } from '@yugator/contracts';
+import { civilDate, daysBetween } from '@yugator/core';
 import type { Component, Supposition } from '@yugator/core';
 
 /** What may be supposed on the screen, by name. */
@@ -27,12 +28,6 @@ export interface SupposedFields {
 
 const IN_DUST: readonly Component[] = ['airFilter', 'airPreFilter'];
 
-const DAY_MS = 86_400_000;
-
-function daysFrom(today: string, on: string): number {
-  return Math.round((Date.parse(on) - Date.parse(today)) / DAY_MS);
-}
-
 /** The supposition that was chosen. */
 export function suppositionOf(
   kind: Supposed,
@@ -54,8 +49,8 @@ export function suppositionOf(
       return {
         kind: 'away',
         share: Math.min(1, share / 100),
-        from: daysFrom(today, from),
-        until: daysFrom(today, until),
+        from: daysBetween(civilDate(today), civilDate(from)),
+        until: daysBetween(civilDate(today), civilDate(until)),
       };
     case 'another':
       return { kind: 'another', machine: machines.findIndex(({ id }) => id === machineId) };

@@ -1,8 +1,6 @@
-import type { PlanTroubleDto, SeasonPlanDto } from '@yugator/contracts';
-import type { Trouble } from '@yugator/core';
+import type { PlanTroubleDto } from '@yugator/contracts';
 import { nearDayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
-import { dayOn } from './wallWords.js';
 
 /** Why a published plan no longer holds, in a sentence. */
 export function troubleWords({ kind, machine, on, lines }: PlanTroubleDto, today: string): string {
@@ -23,18 +21,6 @@ export function troubleWords({ kind, machine, on, lines }: PlanTroubleDto, today
     case 'tooFull':
       return `More is planned ${day} than there is time or room for`;
   }
-}
-
-/** A trouble by names, as the server tells it. */
-export function toTrouble(trouble: Trouble, plan: SeasonPlanDto): PlanTroubleDto {
-  const told = 'machine' in trouble ? plan.machines[trouble.machine] : undefined;
-  const places = 'items' in trouble ? trouble.items : [];
-  return {
-    kind: trouble.kind,
-    machine: told ? { id: told.id, tag: told.tag, name: told.name } : null,
-    on: 'day' in trouble ? dayOn(plan, trouble.day) : null,
-    lines: places.flatMap((place) => told?.items[place]?.name ?? []),
-  };
 }
 
 /** How much is wrong with it, in short: "2 visits too late, 1 day too full". */
