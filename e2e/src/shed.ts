@@ -7,12 +7,12 @@ interface Shed {
   readonly browser: Browser;
 }
 
-/** A started Yugator with its demonstration and a browser, for all tests of a file; both are gone after them. */
-export function openShed(): Shed {
+/** A started Yugator with its demonstration, of today or of another day, and a browser, for all tests of a block; both are gone after them. */
+export function openShed(day?: string): Shed {
   let yugator: Yugator;
   let browser: Browser;
   beforeAll(async () => {
-    yugator = await Yugator.withDemonstration();
+    yugator = await (day ? Yugator.on(day) : Yugator.withDemonstration());
     await yugator.start();
     browser = await launch();
   });

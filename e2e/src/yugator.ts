@@ -51,6 +51,11 @@ export class Yugator {
     return Yugator.at(data);
   }
 
+  /** On a demonstration as if today were another day. */
+  static on(day: string): Promise<Yugator> {
+    return Yugator.at(mkdtempSync(join(SCRATCH, 'yugator-e2e-')), '--demo-on', day);
+  }
+
   /** On a data folder that is named. */
   static async at(data: string, ...options: string[]): Promise<Yugator> {
     return new Yugator(data, await freePort(), options);

@@ -12,6 +12,17 @@ export class SystemClock extends Clock {
   }
 }
 
+/** A clock that goes as the computer's does, so many milliseconds ahead of it. */
+export class MovedClock extends Clock {
+  constructor(private readonly aheadMs: number) {
+    super();
+  }
+
+  now(): Instant {
+    return instantOf(Date.now() + this.aheadMs);
+  }
+}
+
 /** A clock that stands where it is set. */
 export class SetClock extends Clock {
   constructor(private at: Instant) {

@@ -23,6 +23,7 @@ describe('the options of ./start', () => {
       empty: false,
       resetDemo: false,
       yes: false,
+      demoOn: null,
       port: 8420,
       data: '/yard/.yugator',
       databaseUrl: null,
@@ -38,6 +39,7 @@ describe('the options of ./start', () => {
       port: 9000,
       data: '/yard/here',
     });
+    expect(parse('--demo-on', '2027-11-08').demoOn).toBe('2027-11-08');
     expect(startOptions([], { DATABASE_URL: 'mariadb://x' }, '/').databaseUrl).toBe('mariadb://x');
     expect(
       startOptions([], { PUBLIC_HOSTS: 'yard.example, 10.0.0.7', TRUST_PROXY: '127.0.0.1' }, '/'),
@@ -68,6 +70,8 @@ describe('the options of ./start', () => {
     [['--port', '70000']],
     [['--prot', '1']],
     [['--empty', '--reset-demo']],
+    [['--empty', '--demo-on', '2027-11-08']],
+    [['--demo-on', '8 November']],
     [['stray']],
   ])('refuse %j in a sentence', (args) => {
     expect(() => parse(...args)).toThrow(StartError);

@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import type { Sequelize } from 'sequelize-typescript';
 import 'reflect-metadata';
-import { SystemClock } from '../clock/clock.js';
+import type { Clock } from '../clock/clock.js';
 import { createApp } from '../createApp.js';
 import { connect } from '../database/connect.js';
 import { migrator } from '../database/migrator.js';
@@ -23,6 +23,7 @@ import { SeasonPlans } from '../seasonPlan/seasonPlan.js';
 import { FolderStorage } from '../storage/storage.js';
 import { prepareDataFolder } from './dataFolder.js';
 import { takeDataFolder } from './dataLock.js';
+import { clockFor, requireDemonstration } from './demoClock.js';
 import { startLocalMariaDb } from './mariadb/localMariaDb.js';
 import type { LocalMariaDb } from './mariadb/localMariaDb.js';
 import { startOptions, USAGE } from './options.js';
@@ -68,13 +69,13 @@ async function connected(url: string): Promise<Sequelize> {
 type Begin = (app: NestFastifyApplication) => Promise<void>;
 
 /** Brings the schema up to date and fills an empty database as the options ask. */
-async function prepareDatabase(sequelize: Sequelize, options: StartOptions): Promise<Begin> {
+async function prepareDatabase(sequelize: Sequelize, options: StartOptions, clock: Clock): Promise<Begin> {
   const migrations = migrator(sequelize);
   if (options.resetDemo) await migrations.down({ to: 0 });
   await migrations.up();
   if (options.empty || (await Site.count()) > 0) return () => Promise.resolve();
   say('Loading the demonstration crew …');
-  await loadDemonstration(sequelize, new SystemClock().now());
+  await loadDemonstration(sequelize, clock.now());
   return (app) => publishDemoPlan(app.get(SeasonPlans));
 }
 
@@ -158,7 +159,9 @@ async function run(options: StartOptions): Promise<void> {
       : await startLocalMariaDb(join(options.data, 'mariadb'), { say: warn });
     const databaseUrl = options.databaseUrl ?? running.database?.url ?? '';
     running.sequelize = await connected(databaseUrl);
-    const begin = await prepareDatabase(running.sequelize, options);
+    const clock = clockFor(options.demoOn);
+    const begin = await prepareDatabase(running.sequelize, options, clock);
+    await requireDemonstration(options.demoOn, clock);
     const setUpCode = newSetUpCode();
     const hosts = new KnownHosts(options.hosts);
     const siteName = (await Site.findOne())?.name ?? 'this site';
@@ -169,7 +172,7 @@ async function run(options: StartOptions): Promise<void> {
     running.app = await createApp({
       sequelize: running.sequelize,
       databaseUrl,
-      clock: new SystemClock(),
+      clock,
       webFolder: WEB,
       setUpCode,
       hosts,
