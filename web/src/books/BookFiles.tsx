@@ -1,21 +1,19 @@
 import Button from '@mui/material/Button';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
+import { FileButton } from '../form/FileButton.js';
 import { Caution } from '../page/Caution.js';
 import type { BookDraft } from './bookDraft.js';
 import { download } from './download.js';
 
 /** Takes a book out as JSON or as the grid in CSV, and reads one in. What is read is shown first; nothing is saved by it. */
 export function BookFiles({ draft, onLoad }: { draft: BookDraft; onLoad: (draft: BookDraft) => void }) {
-  const input = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<readonly string[]>([]);
   const name = draft.name || 'book';
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     const { readBookFile } = await import('./bookFiles.js');
     const result = readBookFile(file.name, await file.text(), draft);
     setFaults('faults' in result ? result.faults : []);
     if ('draft' in result) onLoad(result.draft);
-    if (input.current) input.current.value = '';
   };
   // What reads and writes files is fetched when somebody asks for one.
   const exportJson = async () => {
@@ -34,18 +32,9 @@ export function BookFiles({ draft, onLoad }: { draft: BookDraft; onLoad: (draft:
       <Button variant="text" onClick={() => void exportCsv()}>
         Export CSV
       </Button>
-      <Button variant="text" onClick={() => input.current?.click()}>
+      <FileButton variant="text" label="File of a book" accept=".json,.csv" onFile={read}>
         Read a file
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        accept=".json,.csv"
-        aria-label="File of a book"
-        className="visually-hidden"
-        tabIndex={-1}
-        onChange={(event) => void read(event.target.files?.[0])}
-      />
+      </FileButton>
       {faults.length ? (
         <div style={{ flex: '1 1 100%' }}>
           <Caution title="Nothing was read">

@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button';
 import type { ImportResultDto } from '@yugator/contracts';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 import { get } from '../api/request.js';
 import { useWrite } from '../api/useWrite.js';
 import { download } from '../books/download.js';
+import { FileButton } from '../form/FileButton.js';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { countWords } from '../words/figures.js';
@@ -36,7 +37,6 @@ function Faults({ faults }: { faults: readonly string[] }) {
 /** Reads a fleet file: first a trial that says what would happen, then the import. */
 function ReadFleet() {
   const say = useNotice();
-  const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<unknown>(null);
   const [trial, setTrial] = useState<ImportResultDto | null>(null);
   const [faults, setFaults] = useState<readonly string[]>([]);
@@ -48,8 +48,7 @@ function ReadFleet() {
     }),
     ['machines', 'readings', 'jobs', 'books', 'seasons', 'shelf'],
   );
-  const start = async (chosen: File | undefined) => {
-    if (!chosen) return;
+  const start = async (chosen: File) => {
     setTrial(null);
     setFaults([]);
     try {
@@ -63,8 +62,6 @@ function ReadFleet() {
       setFaults([
         `${chosen.name} is no JSON: ${error instanceof Error ? error.message : 'it cannot be read'}.`,
       ]);
-    } finally {
-      if (input.current) input.current.value = '';
     }
   };
   const take = () =>
@@ -80,18 +77,9 @@ function ReadFleet() {
     );
   return (
     <>
-      <Button onClick={() => input.current?.click()} loading={send.isPending}>
+      <FileButton label="Fleet file" accept=".json" loading={send.isPending} onFile={start}>
         Read a fleet file
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        accept=".json"
-        aria-label="Fleet file"
-        className="visually-hidden"
-        tabIndex={-1}
-        onChange={(event) => void start(event.target.files?.[0])}
-      />
+      </FileButton>
       <Faults faults={faults} />
       {trial ? (
         <div role="status">

@@ -1,5 +1,4 @@
-import Button from '@mui/material/Button';
-import { useRef } from 'react';
+import { FileButton } from '../form/FileButton.js';
 import { asJpeg } from './asJpeg.js';
 
 interface Props {
@@ -14,28 +13,14 @@ interface Props {
 
 /** Takes a photo with the phone, or chooses one. */
 export function PhotoButton({ word, label, loading = false, onJpeg, onFault }: Props) {
-  const input = useRef<HTMLInputElement>(null);
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     const jpeg = await asJpeg(file);
     onFault(jpeg === null ? `${file.name} is no picture that this browser can read. Choose a photo.` : null);
     if (jpeg !== null) onJpeg(jpeg);
-    if (input.current) input.current.value = '';
   };
   return (
-    <>
-      <Button size="small" loading={loading} onClick={() => input.current?.click()}>
-        {word}
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        aria-label={label}
-        className="visually-hidden"
-        tabIndex={-1}
-        onChange={(event) => void take(event.target.files?.[0])}
-      />
-    </>
+    <FileButton size="small" label={label} accept="image/*" loading={loading} onFile={take}>
+      {word}
+    </FileButton>
   );
 }

@@ -1,13 +1,14 @@
 import Button from '@mui/material/Button';
 import { SHELF_LISTS } from '@yugator/contracts';
 import type { ListResultDto, ShelfList, ShelfRowsDto } from '@yugator/contracts';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 import { get } from '../api/request.js';
 import { useWrite } from '../api/useWrite.js';
 import { download } from '../books/download.js';
 import { csvSheet, csvText } from '../csv/csv.js';
 import { textOf } from '../csv/fileText.js';
+import { FileButton } from '../form/FileButton.js';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
@@ -31,7 +32,6 @@ function standsNow(error: Error): ListResultDto | null {
 /** Reads a list: first it says what would happen line by line, then it is taken in. */
 function ReadList({ list }: { list: ShelfList }) {
   const say = useNotice();
-  const input = useRef<HTMLInputElement>(null);
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [result, setResult] = useState<ListResultDto | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -48,12 +48,10 @@ function ReadList({ list }: { list: ShelfList }) {
     setResult(null);
     setProblem(null);
   };
-  const look = async (file: File | undefined) => {
-    if (!file) return;
+  const look = async (file: File) => {
     leave();
     const rows = csvSheet(textOf(new Uint8Array(await file.arrayBuffer())));
     setChosen({ name: file.name, rows });
-    if (input.current) input.current.value = '';
     send.mutate({ rows }, { onSuccess: setResult, onError: refuse });
   };
   const take = () => {
@@ -72,18 +70,14 @@ function ReadList({ list }: { list: ShelfList }) {
   };
   return (
     <>
-      <Button onClick={() => input.current?.click()} loading={send.isPending && !result}>
-        Read a CSV
-      </Button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label={`${LIST_WORDS[list].title} as CSV`}
         accept=".csv,.txt,text/csv"
-        aria-label={`${LIST_WORDS[list].title} as CSV`}
-        className="visually-hidden"
-        tabIndex={-1}
-        onChange={(event) => void look(event.target.files?.[0])}
-      />
+        loading={send.isPending && !result}
+        onFile={look}
+      >
+        Read a CSV
+      </FileButton>
       {problem ? <Caution title="Nothing was taken in">{<p>{problem}</p>}</Caution> : null}
       {chosen && result ? (
         <div style={{ flexBasis: '100%' }}>
