@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { createRequire } from 'node:module';
 import { performance } from 'node:perf_hooks';
 import { fileURLToPath } from 'node:url';
-import { plannerSolver, planSeason } from '@yugator/core';
+import { coarsen, plannerSolver, planSeason } from '@yugator/core';
 import { testingModule } from './testingModule.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
@@ -35,6 +35,12 @@ const GROUPS = [
     promised: [{ after: 15, median: 1 }],
   },
   {
+    name: '60 machines, 26 weeks, load 0.7, what lies beyond twelve weeks by week',
+    sites: [1, 2, 3].map((seed) => ({ machines: 60, weeks: 26, seed, load: 0.7, dailyUntil: 84 })),
+    seconds: 30,
+    promised: [{ after: 30, median: 2.5 }],
+  },
+  {
     name: '5 machines, 12 weeks, load 0.7',
     sites: [1, 2, 3].map((seed) => ({ machines: 5, weeks: 12, seed, load: 0.7 })),
     seconds: 30,
@@ -57,7 +63,7 @@ function median(values) {
 }
 
 /** One site, in a process of its own so that its memory is its own. */
-async function measure(wanted, seconds) {
+async function measure({ dailyUntil = Infinity, ...wanted }, seconds) {
   const { inventedSite } = await testingModule(root, 'planner/testing/invented.ts');
   const { walked } = await testingModule(root, 'planner/testing/walked.ts');
   const { plannedByHand } = await testingModule(root, 'planner/testing/byHand.ts');
@@ -65,7 +71,7 @@ async function measure(wanted, seconds) {
   const solver = plannerSolver(await load());
   // The engine has compiled what runs often by then, as in a worker that is kept warm.
   planSeason(inventedSite({ machines: 20, weeks: 12, seed: 99, load: 0.7 }), solver, effortOf(3));
-  const site = inventedSite(wanted);
+  const site = coarsen(inventedSite(wanted), dailyUntil);
   const began = performance.now();
   const marks = [];
   const found = planSeason(site, solver, effortOf(seconds), ({ cost, bound }) =>

@@ -10,6 +10,7 @@ import {
   planSeason,
   planTroubles,
   TOLD_DAYS,
+  usualEffort,
 } from '@yugator/core';
 import { testingModule } from './testingModule.mjs';
 
@@ -79,9 +80,14 @@ function replan(site, published, solver) {
   const began = performance.now();
   let first = Infinity;
   const asked = withPublished(site, published);
-  const { plan } = planSeason(asked, solver, effortOf(DONE_SECONDS), () => {
-    first = Math.min(first, (performance.now() - began) / 1000);
-  });
+  const { plan } = planSeason(
+    asked,
+    solver,
+    usualEffort(asked, () => performance.now()),
+    () => {
+      first = Math.min(first, (performance.now() - began) / 1000);
+    },
+  );
   const seconds = (performance.now() - began) / 1000;
   const { dropped, added } = planChange(published, told(plan));
   return { first, seconds, dropped, added, forced: planTroubles(site, published, TOLD_DAYS).length };

@@ -69,6 +69,7 @@ export * from './shelfList/shelfList.dto.js';
 export * from './seasonPlan/workshopDays.dto.js';
 export * from './seasonPlan/seasonPlan.dto.js';
 export * from './seasonPlan/toTrouble.js';
+export * from './seasonPlan/toWorkshopTimes.js';
 export * from './site/site.dto.js';
 export * from './subjects.js';
 export * from './today/today.dto.js';

@@ -15,16 +15,25 @@ interface PlanOnWire {
   }[];
 }
 
-/** Notes how long the page is held up at a time, in milliseconds. */
-async function watchTasks(page: Page): Promise<() => Promise<number>> {
+/** The longest time for which the page is held up until something is done, in milliseconds. */
+async function longestTask(page: Page, act: () => Promise<void>): Promise<number> {
   await page.evaluate(() => {
     const longest = { ms: 0 };
-    Object.assign(window, { longest });
-    new PerformanceObserver((list) => {
+    const observer = new PerformanceObserver((list) => {
       for (const { duration } of list.getEntries()) longest.ms = Math.max(longest.ms, duration);
-    }).observe({ type: 'longtask' });
+    });
+    observer.observe({ type: 'longtask' });
+    Object.assign(window, { longest, observer });
   });
-  return () => page.evaluate(() => (window as unknown as { longest: { ms: number } }).longest.ms);
+  await act();
+  return page.evaluate(() => {
+    const { longest, observer } = window as unknown as {
+      longest: { ms: number };
+      observer: PerformanceObserver;
+    };
+    observer.disconnect();
+    return longest.ms;
+  });
 }
 
 /** Presses the first card that lies on the wall. */
@@ -78,12 +87,19 @@ describe('the plan of visits', () => {
     await sees(page, 'too full');
     expect(await violations(page)).toEqual([]);
     const before = await plan(page);
-    const longest = await watchTasks(page);
-    await press(page, 'Propose again');
-    await sees(page, 'Not published', 40_000);
-    await sees(page, /no plan is (better|more than)/);
-    // A task of the browser itself may take longer now and then; the planner's would take seconds.
-    expect(await longest()).toBeLessThan(200);
+    const propose = async () => {
+      await press(page, 'Propose again');
+      await sees(page, 'Not published', 40_000);
+      await sees(page, /no plan is (better|more than)/);
+    };
+    const longest = [await longestTask(page, propose)];
+    for (let again = 0; again < 2; again += 1) {
+      await press(page, 'Put it away');
+      await sees(page, /visits from today on, published/);
+      longest.push(await longestTask(page, propose));
+    }
+    // Whoever keeps the machine busy only adds to it: the least of three is the page's own.
+    expect(Math.min(...longest)).toBeLessThan(50);
     await page.locator('summary ::-p-text(What it changes)').click();
     await page.waitForSelector('input[type=checkbox]');
     expect(await violations(page)).toEqual([]);
@@ -223,11 +239,34 @@ describe('the plan of visits', () => {
     expect(await violations(page)).toEqual([]);
   });
 
+  it('says what would be with somebody away, and takes it over', async () => {
+    const { page, complaints } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Marit Osgood');
+    await page.goto(`${shed.yugator.address}/season/what-if`);
+    await sees(page, 'Plan both');
+    await choose(page, 'What if', 'a mechanic is away');
+    await choose(page, 'Who', 'Ansel Pike');
+    await press(page, 'Plan both');
+    await sees(page, 'Take it over', 60_000);
+    await sees(page, 'As supposed');
+    expect(await violations(page)).toEqual([]);
+    const before = await plan(page);
+    await press(page, 'Take it over');
+    await sees(page, 'As supposed: a mechanic is away.');
+    const days = await read<{ absences: unknown[] }>(page, '/api/workshop-days');
+    expect(days.absences).toHaveLength(2);
+    // The visits are a draft: nobody is told of them yet.
+    expect((await plan(page)).version).toBe(before.version);
+    await press(page, 'Put it away');
+    await sees(page, /visits from today on, published/);
+    expect(complaints).toEqual([]);
+  });
+
   it('follows the days on which the workshop is open', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
     await signIn(page, shed.yugator.address, 'Marit Osgood');
     await page.goto(`${shed.yugator.address}/season/workshop`);
-    const field = await page.waitForSelector('::-p-aria([name="Minutes of all hands on Wednesday"])');
+    const field = await page.waitForSelector('::-p-aria([name="Minutes of person 1 on Wednesday"])');
     await field?.click({ count: 3 });
     await field?.type('300');
     const bays = await page.waitForSelector('::-p-aria([name="Machines that find room on Wednesday"])');

@@ -1,11 +1,14 @@
-import type { CardState, Component, DueState, PlannerInstance, Trouble } from '@yugator/core';
+import { ANNUAL_RULES } from '@yugator/core';
+import type { AnnualRule, CardState, Component, DueState, PlannerInstance, Trouble } from '@yugator/core';
 import { ArrayNotEmpty, IsBoolean, IsIn, IsInt, IsOptional } from 'class-validator';
 import { Type } from 'class-transformer';
 import { MachineRefDto } from '../machine/machine.dto.js';
 import { IsCivilDay, IsId, IsTexts, Parts, Unique } from '../rules/index.js';
 
 /** Weeks that are planned at once. */
-export const PLAN_WEEKS = [4, 8, 12] as const;
+export const PLAN_WEEKS = [4, 8, 12, 26] as const;
+/** Beyond so many a plan is an outlook: its days stand for their weeks, and nobody is told of it. */
+export const DAILY_WEEKS = 12;
 export type PlanWeeks = (typeof PLAN_WEEKS)[number];
 
 export class SeasonPlanQueryDto {
@@ -13,6 +16,11 @@ export class SeasonPlanQueryDto {
   @Type(() => Number)
   @IsIn(PLAN_WEEKS, { message: `Plan ${PLAN_WEEKS.join(', ')} weeks.` })
   weeks?: PlanWeeks;
+
+  /** the plan as if the house did the yearly service then; left out: as it does */
+  @IsOptional()
+  @IsIn(ANNUAL_RULES, { message: `The yearly service is one of ${ANNUAL_RULES.join(', ')}.` })
+  annual?: AnnualRule;
 }
 
 /** Work that may be planned. */
@@ -64,12 +72,63 @@ export class VisitCardDto extends VisitCardFieldsDto {
   state!: CardState;
 }
 
+const SAME_DAY = ({ machineId, on }: VisitCardFieldsDto) => `${machineId} ${on}`;
+
+/** Cards under whose locks the server plans. */
+export class ProposePlanDto {
+  @Unique(SAME_DAY, 'This machine has a visit on that day already.')
+  @Parts(() => VisitCardFieldsDto, 2_000, 'Plan with 2,000 cards at most.')
+  cards!: VisitCardFieldsDto[];
+
+  /** left out: twelve */
+  @IsOptional()
+  @IsIn(PLAN_WEEKS, { message: `Plan ${PLAN_WEEKS.join(', ')} weeks.` })
+  weeks?: PlanWeeks;
+}
+
+/** Cards that are judged. */
+export class JudgePlanDto {
+  @Unique(SAME_DAY, 'This machine has a visit on that day already.')
+  @Parts(() => VisitCardFieldsDto, 2_000, 'Judge 2,000 cards at most.')
+  cards!: VisitCardFieldsDto[];
+}
+
+/** A line of a card that is past its limit when it is done. */
+export class LateLineDto {
+  machine!: MachineRefDto;
+  /** civil date */
+  on!: string;
+  line!: string;
+  /** past its limits, on the meter that they count on; 0 where it is not */
+  hours!: number;
+  days!: number;
+}
+
+export class PlanJudgementDto {
+  /** the most hours first */
+  late!: LateLineDto[];
+}
+
+/** A plan that the server made. */
+export class PlanProposalDto {
+  cards!: VisitCardFieldsDto[];
+  /** what it comes to, and below what no plan comes, in minutes of a mechanic or what is worth as much */
+  cost!: number;
+  bound!: number;
+  /** instant */
+  madeAt!: string;
+  /** of the published plan against which it was made */
+  version!: number;
+}
+
+export class WeeklyProposalDto {
+  /** null where there is none for this week, or another plan was published meanwhile */
+  proposal!: PlanProposalDto | null;
+}
+
 /** All cards from today on, in place of those that were published. */
 export class PublishPlanDto {
-  @Unique(
-    ({ machineId, on }: VisitCardFieldsDto) => `${machineId} ${on}`,
-    'This machine has a visit on that day already.',
-  )
+  @Unique(SAME_DAY, 'This machine has a visit on that day already.')
   @Parts(() => VisitCardFieldsDto, 2_000, 'Publish 2,000 cards at most.')
   cards!: VisitCardFieldsDto[];
 
@@ -115,9 +174,20 @@ export class ShortageDto {
   machines!: MachineRefDto[];
 }
 
+/** The coming year of one machine, week by week. */
+export class MachineYearDto {
+  machine!: MachineRefDto;
+  /** that it asks of the workshop in each week, if it comes when something is due */
+  minutes!: number[];
+  /** in each week */
+  isAtRest!: boolean[];
+}
+
 /** What is asked of the workshop in the coming year. */
 export class LoadAheadDto {
   weeks!: LoadWeekDto[];
+  /** by tag */
+  machines!: MachineYearDto[];
   shortages!: ShortageDto[];
 }
 
@@ -125,7 +195,7 @@ export class LoadAheadDto {
 export class SeasonPlanDto {
   /** civil date at the site: day 0 of the instance */
   today!: string;
-  weeks!: number;
+  weeks!: PlanWeeks;
   instance!: PlannerInstance;
   machines!: PlannedMachineDto[];
   /** from a fortnight ago on, in the order of their days */

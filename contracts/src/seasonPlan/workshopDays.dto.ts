@@ -29,13 +29,8 @@ export class WorkshopExceptionDto extends WorkshopHoursDto {
   note?: string;
 }
 
-/** Days on which a machine must not be missing, such as those of a match or a fair. */
-export class NeededDaysDto {
-  /** null or left out: none of them may */
-  @IsOptional()
-  @IsId({ message: 'Choose a machine of the fleet.' })
-  machineId?: string | null;
-
+/** Some days on end. */
+export class DaysDto {
   @IsCivilDay({ message: 'Give the first day as a date that exists, such as 2027-05-29.' })
   from!: string;
 
@@ -43,10 +38,46 @@ export class NeededDaysDto {
   @IsCivilDay({ message: 'Give the last day as a date that exists, such as 2027-05-31.' })
   until!: string;
 
-  /** what for; '' where nobody said */
+  /** why, or what for; '' where nobody said */
   @IsOptional()
   @IsText({ most: 80, message: 'Keep the reason within 80 letters.' })
   note?: string;
+}
+
+/** Days on which a machine must not be missing, such as those of a match or a fair. */
+export class NeededDaysDto extends DaysDto {
+  /** null or left out: none of them may */
+  @IsOptional()
+  @IsId({ message: 'Choose a machine of the fleet.' })
+  machineId?: string | null;
+}
+
+const HAND = 'Give the minutes as a whole number from 0 to 1,440.';
+
+/** How long somebody works in the workshop on a weekday. */
+export class HandMinutesDto {
+  @Min(0, { message: HAND })
+  @Max(1_440, { message: HAND })
+  @IsInt({ message: HAND })
+  minutes!: number;
+}
+
+/** Somebody who works in the workshop. */
+export class HandDto {
+  @IsId({ message: 'Choose somebody of the crew.' })
+  personId!: string;
+
+  /** Monday first */
+  @ArrayMinSize(7, { message: 'Say it of all seven days.' })
+  @ArrayMaxSize(7, { message: 'Say it of all seven days.' })
+  @Parts(() => HandMinutesDto, 7, 'Say it of all seven days.')
+  week!: HandMinutesDto[];
+}
+
+/** Days on which somebody is away. */
+export class AbsenceDto extends DaysDto {
+  @IsId({ message: 'Choose somebody who works in the workshop.' })
+  personId!: string;
 }
 
 const READY = 'Give the days as a whole number from 0 to 60.';
@@ -63,6 +94,14 @@ export class UpdateWorkshopDaysDto {
   @Unique((exception: WorkshopExceptionDto) => exception.on, 'This day stands there already.')
   @Parts(() => WorkshopExceptionDto, 400, 'Keep 400 days at most.')
   exceptions!: WorkshopExceptionDto[];
+
+  /** who works there; none: the minutes of the week are those of all hands */
+  @Unique(({ personId }: HandDto) => personId, 'This person stands there already.')
+  @Parts(() => HandDto, 100, 'Keep 100 people at most.')
+  hands!: HandDto[];
+
+  @Parts(() => AbsenceDto, 400, 'Keep 400 absences at most.')
+  absences!: AbsenceDto[];
 
   @Parts(() => NeededDaysDto, 400, 'Keep 400 such days at most.')
   needed!: NeededDaysDto[];

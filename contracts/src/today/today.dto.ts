@@ -79,6 +79,7 @@ export class NextVisitDto {
   lines!: string[];
   /** the job that is open on its machine */
   openJobId!: string | null;
+  /** its work, or some of it, was done, from a week before its day on */
   isDone!: boolean;
 }
 

@@ -127,7 +127,8 @@ describe('the days of the workshop', () => {
       { on: civilDate('2027-05-11'), minutes: 0, bays: 0 },
       { on: civilDate('2027-05-14'), minutes: 480, bays: 3 },
     ];
-    expect(workshopDays(week, exceptions, civilDate(TODAY), 9)).toEqual([
+    const times = { week, exceptions, hands: null, absences: [] };
+    expect(workshopDays(times, civilDate(TODAY), 9)).toEqual([
       { day: 3, minutes: 240, bays: 2 },
       { day: 4, minutes: 480, bays: 3 },
       { day: 8, minutes: 300, bays: 2 },
@@ -135,6 +136,39 @@ describe('the days of the workshop', () => {
   });
 
   it('are none where nobody said when the workshop is open', () => {
-    expect(workshopDays([], [], civilDate(TODAY), 20)).toEqual([]);
+    const times = { week: [], exceptions: [], hands: null, absences: [] };
+    expect(workshopDays(times, civilDate(TODAY), 20)).toEqual([]);
+  });
+
+  it('have the minutes of those who are in, where somebody said who works there', () => {
+    const on = (minutes: number) => [0, minutes, 0, minutes, 0, 0, 0];
+    const hands = [
+      { personId: 'ansel', minutes: on(200) },
+      { personId: 'marit', minutes: on(60) },
+    ];
+    const away = (personId: string, from: string, until: string) => ({
+      personId,
+      from: civilDate(from),
+      until: civilDate(until),
+    });
+    const absences = [away('marit', '2027-05-11', '2027-05-11'), away('ansel', '2027-05-13', '2027-05-18')];
+    const times = { week, exceptions: [], hands, absences };
+    expect(workshopDays(times, civilDate(TODAY), 11)).toEqual([
+      { day: 1, minutes: 200, bays: 2 },
+      { day: 3, minutes: 60, bays: 2 },
+      { day: 8, minutes: 60, bays: 2 },
+      { day: 10, minutes: 260, bays: 2 },
+    ]);
+    // With nobody in it is closed; what is said of a single day is said of all hands.
+    const both = [...absences, away('marit', '2027-05-12', '2027-05-14')];
+    expect(workshopDays({ ...times, absences: both }, civilDate(TODAY), 5)).toEqual([
+      { day: 1, minutes: 200, bays: 2 },
+    ]);
+    const exceptions = [{ on: civilDate('2027-05-13'), minutes: 90, bays: 1 }];
+    expect(workshopDays({ ...times, exceptions, absences: both }, civilDate(TODAY), 5)[1]).toEqual({
+      day: 3,
+      minutes: 90,
+      bays: 1,
+    });
   });
 });

@@ -112,3 +112,12 @@ export function visitMinutesOf({ setUp, access, items }: VisitTimes, places: rea
   const work = places.reduce((sum, place) => sum + (items[place]?.minutes ?? 0), 0);
   return [...opened].reduce((sum, place) => sum + (access[place] ?? 0), setUp + work);
 }
+
+/** Fewer hours than these are none. */
+const NO_HOURS = 0.05;
+
+/** Whether a machine is expected to rest from one day to another, both included: it runs no hours. */
+export function isAtRest({ hoursBy }: Pick<PlannerMachine, 'hoursBy'>, first: number, last: number): boolean {
+  const hours = (day: number) => hoursBy[Math.min(day, hoursBy.length - 1)] ?? 0;
+  return hours(last + 1) - hours(first) < NO_HOURS;
+}

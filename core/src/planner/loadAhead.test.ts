@@ -77,6 +77,19 @@ describe('what is asked of the workshop', () => {
   });
 });
 
+it('says it of each machine, and in which weeks it rests', () => {
+  const resting = { ...machine([{ days: 20 }]), hoursBy: Array.from({ length: HORIZON + 1 }, () => 40) };
+  const [first, second] = loadAhead(instance(60, machine([{ hours: 50, usedHours: 10 }]), resting)).machines;
+  expect(first?.flatMap(({ minutes }, week) => (minutes ? [[week, minutes]] : []))).toEqual([
+    [5, 60],
+    [12, 60],
+  ]);
+  expect([first?.some((week) => week.isAtRest), second?.every((week) => week.isAtRest)]).toEqual([
+    false,
+    true,
+  ]);
+});
+
 describe('where it is short', () => {
   const due = (day: number, minutes: number) => machine([{ days: 1000, usedDays: 1000 - day, minutes }]);
 

@@ -1,5 +1,5 @@
 import { one } from './dense.js';
-import { visitMinutesOf } from './instance.js';
+import { isAtRest, visitMinutesOf } from './instance.js';
 import { TENTH } from './lateness.js';
 import type { PlannerInstance, PlannerItem, PlannerMachine } from './instance.js';
 
@@ -27,8 +27,16 @@ export interface Shortage {
   readonly machines: readonly number[];
 }
 
+/** A week of one machine: minutes that it asks of the workshop, and whether it rests. */
+export interface MachineWeek {
+  readonly minutes: number;
+  readonly isAtRest: boolean;
+}
+
 export interface LoadAhead {
   readonly weeks: readonly LoadWeek[];
+  /** of each machine, in the order of the instance, week by week */
+  readonly machines: readonly (readonly MachineWeek[])[];
   readonly shortages: readonly Shortage[];
 }
 
@@ -194,5 +202,14 @@ export function loadAhead({ machines, days, horizon }: PlannerInstance): LoadAhe
     low: Math.min(minutes, little[week] ?? 0, much[week] ?? 0),
     high: Math.max(minutes, little[week] ?? 0, much[week] ?? 0),
   }));
-  return { weeks, shortages: shortagesOf(weeks, expected) };
+  return {
+    weeks,
+    machines: machines.map((machine, at) =>
+      byWeek(one(expected, at), count).map((minutes, week) => ({
+        minutes,
+        isAtRest: isAtRest(machine, week * WEEK, week * WEEK + WEEK - 1),
+      })),
+    ),
+    shortages: shortagesOf(weeks, expected),
+  };
 }

@@ -27,6 +27,20 @@ export interface PlanEffort {
   readonly seed?: number;
 }
 
+/** A first plan may take so long; one of a season against a published plan, which changes little, less. */
+const FIRST_MS = 12_000;
+const AGAIN_MS = 3_800;
+const SEASON_DAYS = 84;
+
+/** Within a hundredth of the best possible, or after a while the best that was found. */
+export function usualEffort(
+  { published, horizon }: Pick<PlannerInstance, 'published' | 'horizon'>,
+  now: () => number,
+): PlanEffort {
+  const isAgain = published !== null && horizon <= SEASON_DAYS;
+  return { milliseconds: isAgain ? AGAIN_MS : FIRST_MS, gap: 0.01, now };
+}
+
 /** How far planning has come. */
 export interface PlanProgress {
   readonly cost: number;

@@ -3,7 +3,8 @@ import { seasonYear } from '../season/season.js';
 import { done, every, item, scheduleOn } from '../schedule/testing/facts.js';
 import type { SeasonEdge } from '../schedule/trigger.js';
 import { plannerMachine } from './fromSchedule.js';
-import { USUAL_MARGINS } from './seasonEdges.js';
+import { edgeOfVisit, USUAL_MARGINS } from './seasonEdges.js';
+import { plainMachine } from './testing/plain.js';
 
 const edge = (of: SeasonEdge['edge'], offsetDays = 0): SeasonEdge => ({
   kind: 'seasonEdge',
@@ -131,4 +132,28 @@ it('a machine that works on through the year is neither', () => {
     { today: civilDate(today), horizon: 84, grid: 'sinceDone', margins: USUAL_MARGINS },
   );
   expect(machine).toMatchObject({ layUp: null, season: null });
+});
+
+describe('a visit', () => {
+  const machine = plainMachine(84, [{ wakesUp: true }, { laysUp: true }, {}], {
+    season: { start: 50, ready: 47, wakeFrom: 5 },
+    layUp: { end: 2, by: 23 },
+  });
+
+  it.each<[string, number, number[], ReturnType<typeof edgeOfVisit>]>([
+    ['that does what wakes it up in the weeks before its season', 5, [0, 2], 'wakeUp'],
+    ['of that work on the last day before it', 49, [0], 'wakeUp'],
+    ['of that work once the season has begun', 50, [0], null],
+    ['of that work long before', 4, [0], null],
+    ['that lays it up once it rests', 2, [1], 'layUp'],
+    ['of that work while it still works', 1, [1], null],
+    ['of other work', 10, [2], null],
+  ])('%s', (_what, day, items, edge) => {
+    expect(edgeOfVisit(machine, { day, items })).toBe(edge);
+  });
+
+  it('of a machine that has no season is neither', () => {
+    const always = { items: machine.items, season: null, layUp: null };
+    expect(edgeOfVisit(always, { day: 10, items: [0, 1] })).toBeNull();
+  });
 });

@@ -4,7 +4,7 @@ import { LEAST_OF_YEAR, yearlyVisitOf } from '../procedure/yearly.js';
 import type { AnnualRule, YearlyVisit } from '../procedure/yearly.js';
 import type { DueAnswer } from '../schedule/due.js';
 import type { MachineSchedule } from '../schedule/machineSchedule.js';
-import type { PlannerItem, PlannerMachine } from './instance.js';
+import type { PlannedVisit, PlannerItem, PlannerMachine } from './instance.js';
 
 /** By when before its season a machine is ready, and within how many days after its last it is laid up. */
 export interface SeasonMargins {
@@ -90,4 +90,14 @@ export function edgeWork(
         (last !== null && last < layUp.end) ||
         isOfYear(answer, 'autumn', annual, layUp.end)),
   };
+}
+
+/** What a visit is of the year's two: it wakes its machine up before the season, or lays it up once it rests; null of all others. */
+export function edgeOfVisit(
+  { items: own, season, layUp }: Pick<PlannerMachine, 'items' | 'season' | 'layUp'>,
+  { day, items }: PlannedVisit,
+): 'wakeUp' | 'layUp' | null {
+  const does = (kind: 'wakesUp' | 'laysUp') => items.some((place) => own[place]?.[kind]);
+  if (season && day >= season.wakeFrom && day < season.start && does('wakesUp')) return 'wakeUp';
+  return layUp && day >= layUp.end && does('laysUp') ? 'layUp' : null;
 }

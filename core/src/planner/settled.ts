@@ -1,4 +1,4 @@
-import type { PlannerInstance, PlannerMachine, SettledVisit } from './instance.js';
+import type { PlannerInstance, PlannerMachine, SeasonPlan, SettledVisit } from './instance.js';
 
 /** A machine with visits that are settled. Those on days without a workshop cannot be kept, and are left out. */
 export function withSettled(
@@ -23,4 +23,12 @@ export function withSettled(
     }))
     .filter(({ items }) => items.length > 0);
   return { ...machine, locked };
+}
+
+/** The instance with these visits as settled, and no others. */
+export function settledInstance(instance: PlannerInstance, locked: SeasonPlan): PlannerInstance {
+  return {
+    ...instance,
+    machines: instance.machines.map((machine, at) => withSettled(machine, locked[at] ?? [], instance)),
+  };
 }

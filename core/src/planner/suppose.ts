@@ -1,4 +1,4 @@
-import type { PlannerInstance, PlannerItem, PlannerMachine } from './instance.js';
+import type { PlannerInstance, PlannerItem, PlannerMachine, WorkshopDay } from './instance.js';
 
 /** What may be supposed, to see what comes of it. */
 export type Supposition =
@@ -8,6 +8,8 @@ export type Supposition =
   | { readonly kind: 'dust'; readonly itemIds: ReadonlySet<string> }
   /** so much of the hands is away from one day to another, both included */
   | { readonly kind: 'away'; readonly share: number; readonly from: number; readonly until: number }
+  /** the workshop is open on these days instead, such as with somebody away; all are days of the plan */
+  | { readonly kind: 'open'; readonly days: readonly WorkshopDay[] }
   /** another machine like this one (its place), all of it done lately */
   | { readonly kind: 'another'; readonly machine: number }
   /** what was ordered and is awaited comes so many days later */
@@ -64,6 +66,11 @@ export function suppose(instance: PlannerInstance, supposition: Supposition): Pl
           isAway(each.day) ? { ...each, minutes: Math.round(each.minutes * (1 - share)) } : each,
         ),
       };
+    }
+    case 'open': {
+      const open = new Map(supposition.days.map((each) => [each.day, each]));
+      // A day stays, with no time left, for what is locked on it.
+      return { ...instance, days: days.map(({ day, bays }) => open.get(day) ?? { day, minutes: 0, bays }) };
     }
     case 'another': {
       const machine = machines[supposition.machine];

@@ -14,9 +14,9 @@ export const LATENESS: Readonly<Record<Consequence, { readonly perHour: number; 
   };
 
 /** What a card that the crew was told of costs when it is taken back: once in a while is fine. */
-export const DROP_COST = 12;
+export const DROP_COST = 22;
 /** A new card within the first four weeks: the crew gets used to it. */
-export const ADD_COST = 6;
+export const ADD_COST = 11;
 export const TOLD_DAYS = 28;
 /** A day past readiness, and a day past the last of the lay-up. */
 export const READY_COST = 8;

@@ -6,7 +6,8 @@ import type { ScheduleItem } from '../schedule/item.js';
 export type YearlyVisit = 'autumn' | 'spring';
 
 /** When the house has its yearly service; 'split': what stands in over winter before it, the rest in spring. */
-export type AnnualRule = YearlyVisit | 'split';
+export const ANNUAL_RULES = ['autumn', 'spring', 'split'] as const;
+export type AnnualRule = (typeof ANNUAL_RULES)[number];
 
 /** A yearly item done in the last half year is not done again. */
 export const LEAST_OF_YEAR = 0.5;

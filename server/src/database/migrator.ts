@@ -32,6 +32,8 @@ import { articlePhotos } from './migrations/0030-article-photos.js';
 import { sheds } from './migrations/0031-sheds.js';
 import { seasonPlan } from './migrations/0032-season-plan.js';
 import { planMargins } from './migrations/0033-plan-margins.js';
+import { workshopHands } from './migrations/0034-workshop-hands.js';
+import { planProposals } from './migrations/0035-plan-proposals.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -52,6 +54,8 @@ const MIGRATIONS: readonly Migration[] = [
     sheds,
     seasonPlan,
     planMargins,
+    workshopHands,
+    planProposals,
   ],
 ];
 

@@ -34,9 +34,12 @@ import {
 import { Site } from '../models/site.model.js';
 import {
   NeededDaysRow,
+  PlanProposalRow,
   VisitCard,
   VisitCardItem,
+  WorkshopAbsence,
   WorkshopDayException,
+  WorkshopHand,
   WorkshopWeekday,
 } from '../models/plan.model.js';
 import { IdempotentRequest } from '../models/idempotentRequest.model.js';
@@ -88,8 +91,11 @@ export const MODELS = [
   TopUpRow,
   UsedOilRow,
   NeededDaysRow,
+  PlanProposalRow,
   VisitCard,
   VisitCardItem,
+  WorkshopAbsence,
   WorkshopDayException,
+  WorkshopHand,
   WorkshopWeekday,
 ] as const;

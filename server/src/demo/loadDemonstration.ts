@@ -13,12 +13,12 @@ import { Person } from '../models/person.model.js';
 import { Declaration } from '../models/declaration.model.js';
 import { SeasonRow, SeasonYearRow } from '../models/season.model.js';
 import { hashPassword } from '../session/password.js';
-import { WorkshopWeekday } from '../models/plan.model.js';
 import { Site, SITE_DEFAULTS } from '../models/site.model.js';
 import { loadFindings } from './demoFindings.js';
 import { demoFindings } from './demoChecks.js';
 import { DemoJobs } from './demoJobs.js';
 import { writeDemoSuppliers } from './demoSuppliers.js';
+import { writeDemoWorkshop } from './demoWorkshop.js';
 import { loadTopUps, THIRSTY_TAG } from './demoTopUps.js';
 import {
   BLOWER_TAG,
@@ -37,11 +37,6 @@ import { specCardOf } from './specCards.js';
 import { known } from '../database/known.js';
 
 const PASSWORD = 'larkmere-shed';
-/** Two mechanics on Tuesdays, one on Friday afternoons; 0 is Monday. */
-const WORKSHOP_WEEK = [
-  [1, 600, 7],
-  [4, 240, 4],
-] as const;
 const SEED = 20_270_513;
 const CHECKS_SEED = 9000;
 
@@ -217,9 +212,6 @@ function storySeasons(today: CivilDate): Season[] {
 
 async function loadSeasons(seasons: readonly Season[]): Promise<Map<string, string>> {
   const rows = seasons.map((season, place) => ({ ...season, key: season.id, id: uuid(), place }));
-  await WorkshopWeekday.bulkCreate(
-    WORKSHOP_WEEK.map(([weekday, minutes, bays]) => ({ weekday, minutes, bays })),
-  );
   await SeasonRow.bulkCreate(rows.map(({ id, name, place }) => ({ id, name, place })));
   await SeasonYearRow.bulkCreate(
     rows.flatMap(({ id, years }) => years.map((year) => ({ seasonId: id, ...year }))),
@@ -280,6 +272,7 @@ async function load(today: CivilDate): Promise<void> {
   }
   await jobs.write();
   await writeDemoSuppliers(crew.lead, today);
+  await writeDemoWorkshop(crew, today);
   await loadFindings(machineIds, today, crew);
 }
 

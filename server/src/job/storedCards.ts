@@ -13,23 +13,28 @@ export interface StoredCard {
 
 /** Cards of so many days before today are told with what became of them. */
 const TOLD_BACK = 14;
+/** Visits of so many days before the first card may have done its work. */
+const LOOKED_BACK = 14;
 
 /** What a card is for, by ids. */
 export function itemsOf({ items = [] }: VisitCard): string[] {
   return items.map(({ itemId }) => itemId);
 }
 
-/** The cards from a fortnight ago on, in the order of their days, with what became of them. */
-export async function storedCards(today: CivilDate): Promise<StoredCard[]> {
-  const from = addDays(today, -TOLD_BACK);
+/** The cards of these days, from a fortnight ago on where none are named, in the order of their days, with what became of them. */
+export async function storedCards(
+  today: CivilDate,
+  days?: { readonly from: CivilDate; readonly until: CivilDate },
+): Promise<StoredCard[]> {
+  const from = days?.from ?? addDays(today, -TOLD_BACK);
   const cards = await VisitCard.findAll({
-    where: { onDay: { [Op.gte]: from } },
+    where: { onDay: days ? { [Op.between]: [from, days.until] } : { [Op.gte]: from } },
     include: [VisitCardItem],
     order: ['onDay', 'machineId'],
   });
   const machineIds = [...new Set(cards.map(({ machineId }) => machineId))];
   const jobs = await Job.findAll({
-    where: { machineId: machineIds, state: 'signedOff', doneOn: { [Op.gte]: addDays(from, -TOLD_BACK) } },
+    where: { machineId: machineIds, state: 'signedOff', doneOn: { [Op.gte]: addDays(from, -LOOKED_BACK) } },
     attributes: ['id', 'machineId', 'doneOn'],
     include: [{ model: JobItem, where: { outcome: 'done' }, required: true, attributes: ['itemId'] }],
   });

@@ -1,6 +1,6 @@
 import type { InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import { Column, DataType, ForeignKey, HasMany, Model, Table } from 'sequelize-typescript';
-import { Day, Flag, Id, OptionalRef, Ref, Text, Whole } from '../database/columns.js';
+import { Day, Flag, Id, Moment, OptionalRef, Ref, Text, Whole } from '../database/columns.js';
 
 /** When the workshop is open on a day of the week: 0 for Monday. */
 @Table({ tableName: 'workshop_weekdays' })
@@ -23,6 +23,30 @@ export class WorkshopDayException extends Model<
   @Column({ type: DataType.DATEONLY, primaryKey: true }) declare onDay: string;
   @Whole declare minutes: number;
   @Whole declare bays: number;
+  @Text declare note: string;
+}
+
+/** How long somebody works in the workshop on a weekday. */
+@Table({ tableName: 'workshop_hands' })
+export class WorkshopHand extends Model<
+  InferAttributes<WorkshopHand>,
+  InferCreationAttributes<WorkshopHand>
+> {
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare personId: string;
+  @Column({ type: DataType.TINYINT, primaryKey: true }) declare weekday: number;
+  @Whole declare minutes: number;
+}
+
+/** Days on which somebody is away. */
+@Table({ tableName: 'workshop_absences' })
+export class WorkshopAbsence extends Model<
+  InferAttributes<WorkshopAbsence>,
+  InferCreationAttributes<WorkshopAbsence>
+> {
+  @Id declare id: string;
+  @Ref declare personId: string;
+  @Day declare fromDay: string;
+  @Day declare untilDay: string;
   @Text declare note: string;
 }
 
@@ -58,4 +82,20 @@ export class VisitCardItem extends Model<
 > {
   @ForeignKey(() => VisitCard) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare cardId: string;
   @Column({ type: DataType.CHAR(36), primaryKey: true }) declare itemId: string;
+}
+
+/** What the server proposed for a week, by itself. */
+@Table({ tableName: 'plan_proposals' })
+export class PlanProposalRow extends Model<
+  InferAttributes<PlanProposalRow>,
+  InferCreationAttributes<PlanProposalRow>
+> {
+  /** civil date of its Monday */
+  @Column({ type: DataType.DATEONLY, primaryKey: true }) declare week: string;
+  @Moment declare madeAt: Date;
+  @Whole declare planVersion: number;
+  @Column({ type: DataType.DOUBLE, allowNull: false }) declare cost: number;
+  @Column({ type: DataType.DOUBLE, allowNull: false }) declare bound: number;
+  /** cards as they are published; checked where it is read */
+  @Column({ type: DataType.JSON, allowNull: false }) declare cards: unknown;
 }

@@ -105,7 +105,8 @@ export class FleetSchedule {
     await Machine.increment('factsRevision', { where: { id: [...machineIds] } });
   }
 
-  private async context(): Promise<ScheduleContext> {
+  /** The site on today, as schedules are worked out. */
+  async context(): Promise<ScheduleContext> {
     const { site, today } = await this.calendar.read();
     const seasons = await this.seasons.all();
     return scheduleContext({ timeZone: site.timeZone, seasons, grid: site.hoursGrid }, today);

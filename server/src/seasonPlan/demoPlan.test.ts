@@ -1,4 +1,5 @@
 import { addDays, civilDate, dayLoads, firstPlan, instant, isTooFull, placesOf } from '@yugator/core';
+import type { AnnualRule } from '@yugator/core';
 import type { SeasonPlanDto } from '@yugator/contracts';
 import { SetClock } from '../clock/clock.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
@@ -122,5 +123,20 @@ describe('before spring, on 2027-02-22', () => {
       return work.every((place) => done.has(place));
     });
     expect(ready.length / wakeUps.length).toBeGreaterThanOrEqual(0.9);
+  });
+
+  it('by what the house does in spring, which may be supposed to be otherwise', async () => {
+    const wakingUp = async (annual: AnnualRule | null) => {
+      const { instance } = await demonstration.plans.read(12, annual);
+      return instance.machines.flatMap(({ items }) => items.filter(({ wakesUp }) => wakesUp)).length;
+    };
+    const [spring, split, autumn] = [
+      await wakingUp('spring'),
+      await wakingUp('split'),
+      await wakingUp('autumn'),
+    ];
+    expect(spring).toBeGreaterThan(split);
+    expect(split).toBeGreaterThan(autumn);
+    expect([spring, split, autumn]).toContain(await wakingUp(null));
   });
 });

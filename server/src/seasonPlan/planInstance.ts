@@ -15,6 +15,7 @@ import {
   workTimes,
 } from '@yugator/core';
 import type {
+  AnnualRule,
   Arrival,
   CivilDate,
   Fit,
@@ -53,6 +54,8 @@ export interface PlanTime {
   readonly span: PlanSpan;
   readonly days: readonly WorkshopDay[];
   readonly needed: readonly NeededDays[];
+  /** when the yearly service is; null: by the house rule */
+  readonly annual: AnnualRule | null;
 }
 
 /** A machine of the plan, and its names. */
@@ -151,7 +154,7 @@ export function plannedMachine(
   takes: TakesOfMachine,
   cards: readonly VisitCard[],
   siteNow: SiteNow,
-  { span, days, needed }: PlanTime,
+  { span, days, needed, annual }: PlanTime,
 ): PlannedMachine {
   const { machine, schedule } = scheduled;
   const parts = partsOf(scheduled, takes, siteNow);
@@ -160,7 +163,7 @@ export function plannedMachine(
       id: machine.id,
       schedule,
       ...plannable(scheduled, parts, siteNow),
-      annual: rulesOn(machine, siteNow.site).annual,
+      annual: annual ?? rulesOn(machine, siteNow.site).annual,
       locked: [],
       published: [],
     },

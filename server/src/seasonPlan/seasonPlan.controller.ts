@@ -1,17 +1,24 @@
-import { Body, Controller, Get, Put, Query } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Post, Put, Query } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
+  JudgePlanDto,
   LoadAheadDto,
+  PlanJudgementDto,
+  PlanProposalDto,
   PlanTroublesDto,
+  ProposePlanDto,
   PublishPlanDto,
   SeasonPlanDto,
   SeasonPlanQueryDto,
   UpdateWorkshopDaysDto,
+  WeeklyProposalDto,
   WorkshopDaysDto,
 } from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
 import { Allow, ForEveryRole, TakesList } from '../session/allow.js';
 import { Caller } from '../session/caller.js';
+import { PlanJudge } from './planJudge.js';
+import { PlanProposals } from './planProposals.js';
 import { SeasonPlans } from './seasonPlan.js';
 import { WorkshopDays } from './workshopDays.js';
 
@@ -21,14 +28,16 @@ export class SeasonPlanController {
   constructor(
     private readonly plans: SeasonPlans,
     private readonly days: WorkshopDays,
+    private readonly proposals: PlanProposals,
+    private readonly judge: PlanJudge,
   ) {}
 
   @ApiOperation({ summary: 'Which machine comes on which day, and all that a plan is made from' })
   @ApiOkResponse({ type: SeasonPlanDto })
   @Allow('crewLead', 'mechanic')
   @Get('season-plan')
-  read(@Query() { weeks }: SeasonPlanQueryDto): Promise<SeasonPlanDto> {
-    return this.plans.read(weeks);
+  read(@Query() { weeks, annual }: SeasonPlanQueryDto): Promise<SeasonPlanDto> {
+    return this.plans.read(weeks, annual);
   }
 
   @ApiOperation({ summary: 'Why the published plan no longer holds' })
@@ -54,6 +63,34 @@ export class SeasonPlanController {
   @Put('season-plan')
   publish(@Body() body: PublishPlanDto, @Caller() caller: Person): Promise<SeasonPlanDto> {
     return this.plans.publish(body, caller);
+  }
+
+  @ApiOperation({ summary: 'Have the server plan under the locks of these cards; nothing is stored' })
+  @ApiOkResponse({ type: PlanProposalDto })
+  @Allow('crewLead')
+  @TakesList()
+  @HttpCode(200)
+  @Post('season-plan/propose')
+  propose(@Body() body: ProposePlanDto): Promise<PlanProposalDto> {
+    return this.proposals.propose(body);
+  }
+
+  @ApiOperation({ summary: 'What of these cards is late when it is done, by the rules of the schedule' })
+  @ApiOkResponse({ type: PlanJudgementDto })
+  @Allow('crewLead', 'mechanic')
+  @TakesList()
+  @HttpCode(200)
+  @Post('season-plan/judge')
+  judgeCards(@Body() body: JudgePlanDto): Promise<PlanJudgementDto> {
+    return this.judge.judge(body);
+  }
+
+  @ApiOperation({ summary: 'What the server proposed for this week' })
+  @ApiOkResponse({ type: WeeklyProposalDto })
+  @Allow('crewLead')
+  @Get('season-plan/proposal')
+  async weekly(): Promise<WeeklyProposalDto> {
+    return { proposal: await this.proposals.weekly() };
   }
 
   @ApiOperation({ summary: 'When the workshop is open' })

@@ -1,6 +1,8 @@
 import { Module } from '@nestjs/common';
 import { ScheduleModule } from '../schedule/schedule.module.js';
 import { ShelfModule } from '../shelf/shelf.module.js';
+import { PlanJudge } from './planJudge.js';
+import { PlanProposals } from './planProposals.js';
 import { SeasonPlanController } from './seasonPlan.controller.js';
 import { SeasonPlans } from './seasonPlan.js';
 import { WorkshopDays } from './workshopDays.js';
@@ -9,6 +11,6 @@ import { WorkshopDays } from './workshopDays.js';
 @Module({
   imports: [ScheduleModule, ShelfModule],
   controllers: [SeasonPlanController],
-  providers: [SeasonPlans, WorkshopDays],
+  providers: [PlanJudge, PlanProposals, SeasonPlans, WorkshopDays],
 })
 export class SeasonPlanModule {}

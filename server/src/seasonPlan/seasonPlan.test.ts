@@ -1,45 +1,22 @@
 import type {
   LoadAheadDto,
   PlanTroublesDto,
-  PublishPlanDto,
   SeasonPlanDto,
   TodayDto,
-  UpdateWorkshopDaysDto,
   VisitCardFieldsDto,
-  WorkshopDaysDto,
 } from '@yugator/contracts';
-import { addDays, civilDate } from '@yugator/core';
+import { addDays, civilDate, DROP_COST } from '@yugator/core';
 import { faultsOf, fitActs } from '../testing/fitActs.js';
-import type { Refused } from '../testing/fitActs.js';
 import { jobActs } from '../testing/jobActs.js';
+import { CLOSED, planActs, SAID, WEEK } from '../testing/planActs.js';
 import { yardOfFile } from '../testing/testApp.js';
 
 const yard = yardOfFile('Europe/London');
 const { ready, signOff } = jobActs(() => yard);
 const { register, oil, fit, receive, say } = fitActs(() => yard);
+const { readDays, writeDays, readPlan, publish, openWorkshop } = planActs(() => yard);
 
 const NOBODY = '00000000-0000-7000-8000-000000000000';
-const CLOSED = { minutes: 0, bays: 0 };
-const OPEN = { minutes: 240, bays: 2 };
-/** Tuesdays and Fridays. */
-const WEEK = [CLOSED, OPEN, CLOSED, CLOSED, OPEN, CLOSED, CLOSED];
-const SAID = { week: WEEK, exceptions: [], needed: [], readyDays: 3, layUpDays: 21 };
-
-const readDays = async () => (await yard.ask<WorkshopDaysDto>('GET', '/api/workshop-days')).body;
-const writeDays = (body: UpdateWorkshopDaysDto) =>
-  yard.ask<WorkshopDaysDto & Refused>('PUT', '/api/workshop-days', { body });
-const readPlan = async (weeks = 12) =>
-  (await yard.ask<SeasonPlanDto>('GET', `/api/season-plan?weeks=${weeks}`)).body;
-const publish = (body: PublishPlanDto) =>
-  yard.ask<SeasonPlanDto & Refused>('PUT', '/api/season-plan', { body });
-
-/** The yard with a workshop that is open, and its plan. */
-async function openWorkshop(): Promise<SeasonPlanDto> {
-  const { version } = await readDays();
-  const { body } = await writeDays({ ...SAID, version });
-  expect(body.errors).toBeUndefined();
-  return readPlan();
-}
 
 /** A card of the first machine that has work, on the first day of the workshop. */
 function cardOf({ machines, instance, today }: SeasonPlanDto): VisitCardFieldsDto {
@@ -49,68 +26,6 @@ function cardOf({ machines, instance, today }: SeasonPlanDto): VisitCardFieldsDt
   const itemIds = machine.items.slice(0, 2).map(({ id }) => id);
   return { machineId: machine.id, on: addDays(civilDate(today), first.day), itemIds, isLocked: false };
 }
-
-describe('when the workshop is open', () => {
-  it('is said of the week and of single days, by who saw what is there', async () => {
-    const before = await readDays();
-    expect(before.week).toEqual(Array.from({ length: 7 }, () => CLOSED));
-    const { today } = await readPlan();
-    const off = { on: addDays(civilDate(today), 3), minutes: 0, bays: 0, note: 'Holiday' };
-    const { body } = await writeDays({ ...SAID, exceptions: [off], version: before.version });
-    expect(body).toEqual({ ...SAID, exceptions: [off], version: before.version + 1 });
-    const stale = await writeDays({ ...SAID, version: before.version });
-    expect(stale.status).toBe(409);
-    expect((await readPlan()).instance.days.map(({ day }) => day)).not.toContain(3);
-  });
-
-  it.each<[string, Partial<UpdateWorkshopDaysDto>, string]>([
-    ['six days', { week: WEEK.slice(1) }, '#/week'],
-    ['minutes below nought', { week: [{ minutes: -1, bays: 1 }, ...WEEK.slice(1)] }, '#/week/0/minutes'],
-    [
-      'a day twice',
-      {
-        exceptions: [
-          { on: '2027-05-05', ...OPEN },
-          { on: '2027-05-05', ...CLOSED },
-        ],
-      },
-      '#/exceptions',
-    ],
-    ['ready after its season', { readyDays: -1 }, '#/readyDays'],
-    ['laid up in a year', { layUpDays: 365 }, '#/layUpDays'],
-    [
-      'needed until before it is needed',
-      { needed: [{ machineId: null, from: '2027-05-05', until: '2027-05-04' }] },
-      '#/needed/0/until',
-    ],
-    [
-      'needed of a machine that is none',
-      { needed: [{ machineId: NOBODY, from: '2027-05-05', until: '2027-05-05' }] },
-      '#/needed/0/machineId',
-    ],
-    ['a day that is none', { exceptions: [{ on: '2027-02-30', ...OPEN }] }, '#/exceptions/0/on'],
-  ])('is not %s', async (_what, over, pointer) => {
-    const { version } = await readDays();
-    const { status, body } = await writeDays({ ...SAID, version, ...over });
-    expect([status, faultsOf(body)[0]?.[0]]).toEqual([422, pointer]);
-  });
-});
-
-describe('what the plan reckons with', () => {
-  it('is on which days a machine is needed, and by when it is ready', async () => {
-    const { version } = await readDays();
-    const { today } = await readPlan();
-    const [machine, other] = [await register('N-1'), await register('N-2')];
-    const on = (days: number) => addDays(civilDate(today), days);
-    const fair = { machineId: machine.id, from: on(1), until: on(2), note: 'Village fair' };
-    const match = { machineId: null, from: on(4), until: on(4), note: 'Cup match' };
-    const said = { ...SAID, needed: [fair, match], readyDays: 10, layUpDays: 5 };
-    expect((await writeDays({ ...said, version })).body).toEqual({ ...said, version: version + 1 });
-    const { instance } = await readPlan();
-    const blocked = ({ id }: { id: string }) => instance.machines.find((each) => each.id === id)?.blocked;
-    expect([blocked(machine), blocked(other)]).toEqual([[1, 2, 4], [4]]);
-  });
-});
 
 describe('the plan', () => {
   it('is made from the schedule, the sheets and the days of the workshop', async () => {
@@ -128,6 +43,17 @@ describe('the plan', () => {
       expect(items.length === 0 || setUp > 0).toBe(true);
     }
     expect(instance.machines.some(({ items }) => items.length > 0)).toBe(true);
+  });
+
+  it('is of half a year too, where a week beyond twelve is one day', async () => {
+    await openWorkshop();
+    const { instance } = await readPlan(26);
+    expect(instance.horizon).toBe(182);
+    const far = instance.days.filter(({ day }) => day >= 84);
+    expect(far.map(({ minutes, bays }) => [minutes, bays])).toEqual(
+      Array.from({ length: 14 }, () => [480, 4]),
+    );
+    expect(instance.days.filter(({ day }) => day < 84)).toHaveLength(24);
   });
 
   it('does nothing before its parts are here, where they were ordered', async () => {
@@ -173,7 +99,7 @@ describe('the plan', () => {
     ]);
     expect(body.cards.every(({ minutes }) => minutes > 0)).toBe(true);
     const machine = body.instance.machines.find(({ id }) => id === card.machineId);
-    expect(machine?.published).toMatchObject([{ items: [0, 1], dropCost: 12 }]);
+    expect(machine?.published).toMatchObject([{ items: [0, 1], dropCost: DROP_COST }]);
     expect(machine?.locked).toMatchObject([{ items: [0, 1] }]);
     expect(body.instance.published).toMatchObject({ until: 28 });
     // Who saw the plan before that one is told.
@@ -218,11 +144,20 @@ describe('the plan', () => {
     expect(await states()).toEqual([[kept.on, 'planned']]);
     await signOff(await ready(), { doneOn: today });
     expect(await states()).toEqual([[kept.on, 'done']]);
+    const onToday = async () => (await yard.ask<TodayDto>('GET', '/api/today')).body.visits;
+    expect((await onToday()).map(({ on, isDone }) => [on, isDone])).toEqual([[kept.on, true]]);
     const plan = await readPlan();
     expect(plan.instance.machines.find(({ id }) => id === crew.machine)?.published).toEqual([]);
     // It stays told when the next plan is published.
     expect((await publish({ cards: [], version: plan.version })).body.cards).toMatchObject([
       { state: 'done' },
+    ]);
+    // A card of other work of that machine is not done by the visit.
+    const other = { ...card, itemIds: [crew.grease], on: today };
+    await publish({ cards: [other], version: (await readPlan()).version });
+    expect((await onToday()).map(({ on, isDone }) => [on, isDone])).toEqual([
+      [today, false],
+      [kept.on, true],
     ]);
   });
 
@@ -251,6 +186,11 @@ describe('the plan', () => {
     );
     for (const as of ['operator', 'viewer'] as const)
       expect((await yard.ask('GET', '/api/season-plan/troubles', { as })).status).toBe(403);
+  });
+
+  it('is of no other yearly service than the house may have', async () => {
+    const { status } = await yard.ask('GET', '/api/season-plan?weeks=12&annual=summer');
+    expect(status).toBe(422);
   });
 
   it('says what is asked of the workshop in the coming year, and where that is more than there is', async () => {

@@ -1,27 +1,28 @@
 import { Injectable } from '@nestjs/common';
+import { DAILY_WEEKS } from '@yugator/contracts';
 import type {
-  FieldFaultDto,
   LoadAheadDto,
+  MachineRefDto,
+  PlannedMachineDto,
   PlanTroublesDto,
+  PlanWeeks,
   PublishPlanDto,
   SeasonPlanDto,
-  VisitCardFieldsDto,
 } from '@yugator/contracts';
 import {
   ADD_COST,
   addDays,
   civilDate,
-  daysBetween,
+  coarsen,
   LAY_UP_COST,
   loadAhead,
-  placesOf,
   planTroubles,
   READY_COST,
   TOLD_DAYS,
   withKitContents,
   workshopDays,
 } from '@yugator/core';
-import type { CivilDate, PlannerInstance, SeasonPlan } from '@yugator/core';
+import type { AnnualRule, CivilDate, PlannerInstance } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
 import { arrivalsByArticle } from '../buying/arrivals.js';
 import { grouped } from '../database/grouped.js';
@@ -33,27 +34,31 @@ import { VisitCard, VisitCardItem } from '../models/plan.model.js';
 import { Article, FitRow, ItemArticleRow } from '../models/shelf.model.js';
 import type { Site } from '../models/site.model.js';
 import { namesById } from '../people/namesById.js';
-import { fault, fieldProblem, stale } from '../problem/problem.js';
+import { fieldProblem, stale } from '../problem/problem.js';
 import { mapGently } from '../queue/breather.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
+import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import { partsByKit } from '../shelf/kitParts.js';
 import { Shelf } from '../shelf/shelf.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { cardMinutes } from './cardMinutes.js';
+import { cardsFaults, planOf } from './cardsOfPlan.js';
 import { KnownTroubles } from './knownTroubles.js';
 import { plannedMachine } from './planInstance.js';
 import type { PlannedMachine } from './planInstance.js';
 import { itemsOf, storedCards } from '../job/storedCards.js';
 import type { StoredCard } from '../job/storedCards.js';
-import { planSite, WorkshopDays } from './workshopDays.js';
+import { planSite, WorkshopDays, workshopTimes } from './workshopDays.js';
 
-const WEEKS = 12;
+const WEEKS = DAILY_WEEKS;
 const YEAR_WEEKS = 52;
 /** All that a plan follows from. */
-interface PlanFacts {
+export interface PlanFacts {
   readonly today: CivilDate;
   readonly instance: PlannerInstance;
   readonly machines: readonly PlannedMachine[];
+  /** in the same order */
+  readonly scheduled: readonly ScheduledMachine[];
   readonly cards: readonly StoredCard[];
 }
 
@@ -68,8 +73,9 @@ export class SeasonPlans {
     private readonly shelf: Shelf,
   ) {}
 
-  async read(weeks = WEEKS): Promise<SeasonPlanDto> {
-    const [site, facts, names] = await Promise.all([planSite(), this.facts(weeks), namesById()]);
+  /** `annual`: as if the house did its yearly service then. */
+  async read(weeks: PlanWeeks = WEEKS, annual: AnnualRule | null = null): Promise<SeasonPlanDto> {
+    const [site, facts, names] = await Promise.all([planSite(), this.facts(weeks, annual), namesById()]);
     const { today, instance, machines, cards } = facts;
     return {
       today,
@@ -106,9 +112,14 @@ export class SeasonPlans {
   /** What is asked of the workshop in the coming year, and where that is more than there is. */
   async load(): Promise<LoadAheadDto> {
     const { today, instance, machines } = await this.facts(YEAR_WEEKS);
-    const { weeks, shortages } = loadAhead(instance);
+    const { weeks, machines: years, shortages } = loadAhead(instance);
     return {
       weeks: weeks.map(({ from, ...figures }) => ({ from: addDays(today, from), ...figures })),
+      machines: machines.map(({ told }, at) => ({
+        machine: refOf(told),
+        minutes: years[at]?.map(({ minutes }) => Math.round(minutes)) ?? [],
+        isAtRest: years[at]?.map(({ isAtRest }) => isAtRest) ?? [],
+      })),
       shortages: shortages.map((shortage) => ({
         from: addDays(today, shortage.from),
         until: addDays(today, shortage.until),
@@ -116,7 +127,7 @@ export class SeasonPlans {
         beginOn: shortage.beginOn === null ? null : addDays(today, shortage.beginOn),
         machines: shortage.machines.flatMap((at) => {
           const told = machines[at]?.told;
-          return told ? [{ id: told.id, tag: told.tag, name: told.name }] : [];
+          return told ? [refOf(told)] : [];
         }),
       })),
     };
@@ -134,7 +145,7 @@ export class SeasonPlans {
       state === 'planned' || keys.has(`${card.machineId} ${card.onDay}`) ? [card.id] : [],
     );
     const byId = new Map(machines.map((machine) => [machine.told.id, machine]));
-    const faults = cards.flatMap((card, at) => cardFaults(card, byId, today, `/cards/${at}`));
+    const faults = cardsFaults(cards, machines, today);
     if (faults.length) throw fieldProblem(...faults);
     const troubles = planTroubles(instance, planOf(cards, machines, today), TOLD_DAYS);
     const planKnown = knownTroubles(machines, today).keys(troubles);
@@ -173,7 +184,8 @@ export class SeasonPlans {
     if (planVersion !== version) throw stale('season plan', await this.read());
   }
 
-  private async facts(weeks: number): Promise<PlanFacts> {
+  /** All that a plan of so many weeks follows from. */
+  async facts(weeks: number = WEEKS, annual: AnnualRule | null = null): Promise<PlanFacts> {
     const siteNow = await this.calendar.read();
     const { today, site } = siteNow;
     const horizon = weeks * 7;
@@ -204,13 +216,13 @@ export class SeasonPlans {
       from: civilDate(from),
       until: civilDate(until),
     }));
-    const exceptions = days.exceptions.map((each) => ({ ...each, on: civilDate(each.on) }));
-    const open = workshopDays(days.week, exceptions, today, horizon);
+    const open = workshopDays(await workshopTimes(days), today, horizon);
     const machines = await mapGently(scheduled, (each) => {
       const { id } = each.machine;
       const ofLines = each.facts.items.flatMap((item) => linesOf.get(item.id) ?? []);
       const takes = { fits: fitsOf.get(id) ?? [], ofLines, articles: articlesById, onHand, arrivals };
-      return plannedMachine(each, takes, cardsOf.get(id) ?? [], siteNow, { span, days: open, needed });
+      const time = { span, days: open, needed, annual };
+      return plannedMachine(each, takes, cardsOf.get(id) ?? [], siteNow, time);
     });
     const instance: PlannerInstance = {
       horizon,
@@ -220,8 +232,13 @@ export class SeasonPlans {
       layUpCost: LAY_UP_COST,
       published: toCome.length ? { until: TOLD_DAYS, addCost: ADD_COST } : null,
     };
-    return { today, instance, machines, cards };
+    // What lies beyond is not known to the day.
+    return { today, instance: coarsen(instance, DAILY_WEEKS * 7), machines, scheduled, cards };
   }
+}
+
+function refOf({ id, tag, name }: PlannedMachineDto): MachineRefDto {
+  return { id, tag, name };
 }
 
 function knownTroubles(machines: readonly PlannedMachine[], today: CivilDate): KnownTroubles {
@@ -229,37 +246,4 @@ function knownTroubles(machines: readonly PlannedMachine[], today: CivilDate): K
     machines.map(({ told }) => told),
     today,
   );
-}
-
-/** Cards as the plan has them, machine by machine. */
-function planOf(
-  cards: readonly Pick<VisitCardFieldsDto, 'machineId' | 'on' | 'itemIds'>[],
-  machines: readonly PlannedMachine[],
-  today: CivilDate,
-): SeasonPlan {
-  const byMachine = grouped(cards, ({ machineId }) => machineId);
-  return machines.map(({ told }) =>
-    (byMachine.get(told.id) ?? [])
-      .map(({ on, itemIds }) => ({
-        day: daysBetween(today, civilDate(on)),
-        items: placesOf(itemIds, told.items),
-      }))
-      .sort((a, b) => a.day - b.day),
-  );
-}
-
-/** What speaks against a card. */
-function cardFaults(
-  { machineId, on, itemIds }: VisitCardFieldsDto,
-  machines: ReadonlyMap<string, PlannedMachine>,
-  today: CivilDate,
-  pointer: string,
-): FieldFaultDto[] {
-  const machine = machines.get(machineId);
-  if (!machine) return [fault(`${pointer}/machineId`, 'unknown', 'This machine is no longer in the fleet.')];
-  if (on < today) return [fault(`${pointer}/on`, 'past', 'This day is past. Choose another.')];
-  const known = new Set(machine.told.items.map(({ id }) => id));
-  return itemIds.every((id) => known.has(id))
-    ? []
-    : [fault(`${pointer}/itemIds`, 'unknown', `${machine.told.tag} no longer has one of these lines.`)];
 }

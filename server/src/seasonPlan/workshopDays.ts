@@ -1,14 +1,19 @@
 import { Injectable } from '@nestjs/common';
-import type {
-  FieldFaultDto,
-  NeededDaysDto,
-  UpdateWorkshopDaysDto,
-  WorkshopDaysDto,
-} from '@yugator/contracts';
+import { toWorkshopTimes } from '@yugator/contracts';
+import type { FieldFaultDto, HandDto, UpdateWorkshopDaysDto, WorkshopDaysDto } from '@yugator/contracts';
+import type { WorkshopTimes } from '@yugator/core';
 import { v7 as uuid } from 'uuid';
+import { grouped } from '../database/grouped.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import { Machine } from '../models/machine.model.js';
-import { NeededDaysRow, WorkshopDayException, WorkshopWeekday } from '../models/plan.model.js';
+import { Person } from '../models/person.model.js';
+import {
+  NeededDaysRow,
+  WorkshopAbsence,
+  WorkshopDayException,
+  WorkshopHand,
+  WorkshopWeekday,
+} from '../models/plan.model.js';
 import { Site } from '../models/site.model.js';
 import { fault, fieldProblem, notFound, stale } from '../problem/problem.js';
 
@@ -21,16 +26,20 @@ export async function planSite(lock = false): Promise<Site> {
   return site;
 }
 
+type Said = Omit<UpdateWorkshopDaysDto, 'version'>;
+
 /** When the workshop is open. */
 @Injectable()
 export class WorkshopDays {
   constructor(private readonly work: UnitOfWork) {}
 
   async read(): Promise<WorkshopDaysDto> {
-    const [site, week, exceptions, needed] = await Promise.all([
+    const [site, week, exceptions, hands, absences, needed] = await Promise.all([
       planSite(),
       WorkshopWeekday.findAll({ raw: true }),
       WorkshopDayException.findAll({ order: ['onDay'], raw: true }),
+      WorkshopHand.findAll({ order: ['personId', 'weekday'], raw: true }),
+      WorkshopAbsence.findAll({ order: ['fromDay', 'untilDay', 'id'], raw: true }),
       NeededDaysRow.findAll({ order: ['fromDay', 'untilDay', 'id'], raw: true }),
     ]);
     return {
@@ -39,6 +48,13 @@ export class WorkshopDays {
         return { minutes: known?.minutes ?? 0, bays: known?.bays ?? 0 };
       }),
       exceptions: exceptions.map(({ onDay, minutes, bays, note }) => ({ on: onDay, minutes, bays, note })),
+      hands: handsOf(hands),
+      absences: absences.map(({ personId, fromDay, untilDay, note }) => ({
+        personId,
+        from: fromDay,
+        until: untilDay,
+        note,
+      })),
       needed: needed.map(({ machineId, fromDay, untilDay, note }) => ({
         machineId,
         from: fromDay,
@@ -56,7 +72,7 @@ export class WorkshopDays {
     return this.work.run(async () => {
       const site = await planSite(true);
       if (site.workshopDaysVersion !== version) throw stale('days of the workshop', await this.read());
-      const faults = await neededFaults(said.needed);
+      const faults = [...(await neededFaults(said)), ...(await handFaults(said)), ...absenceFaults(said)];
       if (faults.length) throw fieldProblem(...faults);
       const { week, exceptions, needed, readyDays, layUpDays } = said;
       await WorkshopWeekday.destroy({ where: {} });
@@ -67,6 +83,7 @@ export class WorkshopDays {
       await WorkshopDayException.bulkCreate(
         exceptions.map(({ on, minutes, bays, note = '' }) => ({ onDay: on, minutes, bays, note })),
       );
+      await writeHands(said);
       await NeededDaysRow.destroy({ where: {} });
       await NeededDaysRow.bulkCreate(
         needed.map(({ machineId = null, from, until, note = '' }) => ({
@@ -84,18 +101,89 @@ export class WorkshopDays {
   }
 }
 
+/** Who works in the workshop, each once, with all seven days. */
+function handsOf(rows: readonly WorkshopHand[]): HandDto[] {
+  return [...grouped(rows, ({ personId }) => personId)].map(([personId, own]) => ({
+    personId,
+    week: WEEK.map((weekday) => ({ minutes: own.find((each) => each.weekday === weekday)?.minutes ?? 0 })),
+  }));
+}
+
+async function writeHands({ hands, absences }: Said): Promise<void> {
+  await WorkshopHand.destroy({ where: {} });
+  await WorkshopHand.bulkCreate(
+    hands.flatMap(({ personId, week }) =>
+      week.map(({ minutes }, weekday) => ({ personId, weekday, minutes })),
+    ),
+  );
+  await WorkshopAbsence.destroy({ where: {} });
+  await WorkshopAbsence.bulkCreate(
+    absences.map(({ personId, from, until, note = '' }) => ({
+      id: uuid(),
+      personId,
+      fromDay: from,
+      untilDay: until,
+      note,
+    })),
+  );
+}
+
+/** When the workshop is open, and who of those who are still with the crew is in. */
+export async function workshopTimes(said: WorkshopDaysDto): Promise<WorkshopTimes> {
+  const active = await Person.findAll({ where: { active: true }, attributes: ['id'], raw: true });
+  const isHere = new Set(active.map(({ id }) => id));
+  return toWorkshopTimes(said, (personId) => isHere.has(personId));
+}
+
+function orderFaults(
+  days: readonly { readonly from: string; readonly until: string }[],
+  pointer: string,
+): FieldFaultDto[] {
+  return days.flatMap(({ from, until }, at) =>
+    until < from
+      ? [fault(`${pointer}/${at}/until`, 'beforeFrom', 'Give a last day on or after the first.')]
+      : [],
+  );
+}
+
 /** What speaks against days on which machines must not be missing. */
-async function neededFaults(needed: readonly NeededDaysDto[]): Promise<FieldFaultDto[]> {
+async function neededFaults({ needed }: Said): Promise<FieldFaultDto[]> {
   const ids = [...new Set(needed.flatMap(({ machineId }) => machineId ?? []))];
   const known = new Set(
     (await Machine.findAll({ where: { id: ids }, attributes: ['id'], raw: true })).map(({ id }) => id),
   );
-  return needed.flatMap(({ machineId, from, until }, at) => [
-    ...(machineId && !known.has(machineId)
+  const gone = needed.flatMap(({ machineId }, at) =>
+    machineId && !known.has(machineId)
       ? [fault(`/needed/${at}/machineId`, 'unknown', 'This machine is no longer in the fleet.')]
-      : []),
-    ...(until < from
-      ? [fault(`/needed/${at}/until`, 'beforeFrom', 'Give a last day on or after the first.')]
-      : []),
-  ]);
+      : [],
+  );
+  return [...gone, ...orderFaults(needed, '/needed')];
+}
+
+/** What speaks against those who work in the workshop. */
+async function handFaults({ hands }: Said): Promise<FieldFaultDto[]> {
+  const ids = hands.map(({ personId }) => personId);
+  const known = new Set(
+    (await Person.findAll({ where: { id: ids }, attributes: ['id'], raw: true })).map(({ id }) => id),
+  );
+  return hands.flatMap(({ personId }, at) =>
+    known.has(personId) ? [] : [fault(`/hands/${at}/personId`, 'unknown', 'Choose somebody of the crew.')],
+  );
+}
+
+/** What speaks against days on which somebody is away. */
+function absenceFaults({ hands, absences }: Said): FieldFaultDto[] {
+  const known = new Set(hands.map(({ personId }) => personId));
+  const strangers = absences.flatMap(({ personId }, at) =>
+    known.has(personId)
+      ? []
+      : [
+          fault(
+            `/absences/${at}/personId`,
+            'notInWorkshop',
+            'Say first how long this person works in the workshop.',
+          ),
+        ],
+  );
+  return [...strangers, ...orderFaults(absences, '/absences')];
 }

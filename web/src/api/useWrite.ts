@@ -14,7 +14,7 @@ import type { Write } from './write.js';
 export function useWrite<T, V>(
   write: (value: V) => Write,
   subjects: readonly Subject[],
-  onDone?: (answer: T) => void,
+  onDone?: (answer: T) => unknown,
 ): UseMutationResult<T, Error, V> {
   const client = useQueryClient();
   const once = useOnceKey();

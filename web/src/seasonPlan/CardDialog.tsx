@@ -12,12 +12,12 @@ import { useOpenJob } from '../job/useOpenJob.js';
 import { Caution } from '../page/Caution.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { nearDayWords, shortDayWords } from '../words/dates.js';
-import { isSame, minutesOf, moved } from './cards.js';
+import { isOutlook, isSame, minutesOf, moved } from './cards.js';
 import type { Card } from './cards.js';
 import { cardWords, judgeUnder, moneyOf, movedWords, moveEffect, moveWords } from './moves.js';
 import type { Judge } from './moves.js';
 import styles from './plan.module.css';
-import { dayOn } from './wallWords.js';
+import { dayOn, edgeWords, whenWords } from './wallWords.js';
 
 interface Props {
   readonly plan: SeasonPlanDto;
@@ -79,16 +79,18 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
     onChange(next, did);
     onLeave();
   };
+  const edge = edgeWords(plan, card);
   const day = Number(to);
   const itemIds = card.items.flatMap((place) => machine.items[place]?.id ?? []);
   return (
     <Dialog open onClose={onLeave} fullWidth maxWidth="sm" aria-labelledby="card-title">
       <DialogTitle id="card-title">
-        {machine.tag}, {shortDayWords(dayOn(plan, card.day))}
+        {machine.tag}, {whenWords(plan, card.day)}
       </DialogTitle>
       <DialogContent>
         <p>
-          {machine.name}: <b className="fig">{minutesOf(card, plan.instance)}</b> min, of it{' '}
+          {machine.name}
+          {edge ? `, ${edge}` : ''}: <b className="fig">{minutesOf(card, plan.instance)}</b> min, of it{' '}
           {Math.round(visitMinutesOf(own, []))} to fetch, look over and write up.
         </p>
         <ul className={styles.work}>
@@ -118,10 +120,12 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
               size="small"
               fullWidth
               value={to}
-              choices={plan.instance.days.map((each) => [
-                String(each.day),
-                `${shortDayWords(dayOn(plan, each.day))}, ${nearDayWords(dayOn(plan, each.day), today)}`,
-              ])}
+              choices={plan.instance.days
+                .filter((each) => each.day === card.day || !isOutlook(each.day))
+                .map((each) => [
+                  String(each.day),
+                  `${whenWords(plan, each.day)}, ${nearDayWords(dayOn(plan, each.day), today)}`,
+                ])}
               onChange={setTo}
             />
             <p aria-live="polite" className="soft">

@@ -9,6 +9,7 @@ const LOAD: LoadAheadDto = {
     { from: '2027-05-13', minutes: 480, low: 100.4, expected: 200.4, high: 310 },
     { from: '2027-05-20', minutes: 480, low: 0, expected: 900, high: 1000 },
   ],
+  machines: [],
   shortages: [
     { from: '2027-05-20', until: '2027-05-26', minutes: 840, beginOn: '2027-05-13', machines: [MOWER] },
   ],
@@ -42,7 +43,7 @@ it('says that there is never time enough, or always', async () => {
 });
 
 it('asks first when the workshop is open, and is not for everybody', async () => {
-  show({ weeks: LOAD.weeks.map((week) => ({ ...week, minutes: 0 })), shortages: [] });
+  show({ weeks: LOAD.weeks.map((week) => ({ ...week, minutes: 0 })), machines: [], shortages: [] });
   expect(await screen.findByText(/Nobody said yet when the workshop is open/)).toBeVisible();
   show(LOAD, 'operator');
   expect(await screen.findByText('Mechanics and the crew lead see the load.')).toBeVisible();

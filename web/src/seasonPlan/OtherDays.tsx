@@ -1,12 +1,13 @@
 import Button from '@mui/material/Button';
 import type { UpdateWorkshopDaysDto } from '@yugator/contracts';
 import { addDays, civilDate } from '@yugator/core';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { textOf } from '../csv/fileText.js';
 import { DayField } from '../form/DayField.js';
 import { Field } from '../form/Field.js';
+import { FileButton } from '../form/FileButton.js';
 import form_ from '../form/form.module.css';
 import { Caution } from '../page/Caution.js';
 import { useSession } from '../session/useSession.js';
@@ -28,9 +29,7 @@ export function OtherDays({ form }: { form: UseFormReturn<UpdateWorkshopDaysDto>
   const { today } = useSession();
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'exceptions' });
   const [outcome, setOutcome] = useState<Outcome | null>(null);
-  const input = useRef<HTMLInputElement>(null);
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     setOutcome(null);
     try {
       if (file.size > MOST_BYTES) throw new NoCalendar('A calendar of holidays has less than a megabyte.');
@@ -49,8 +48,6 @@ export function OtherDays({ form }: { form: UseFormReturn<UpdateWorkshopDaysDto>
     } catch (error) {
       if (!(error instanceof NoCalendar)) throw error;
       setOutcome({ isRead: false, words: error.message });
-    } finally {
-      if (input.current) input.current.value = '';
     }
   };
   return (
@@ -75,16 +72,9 @@ export function OtherDays({ form }: { form: UseFormReturn<UpdateWorkshopDaysDto>
         <Button onClick={() => append({ on: today, minutes: 0, bays: 0, note: '' })}>
           A day on which it is otherwise
         </Button>
-        <Button onClick={() => input.current?.click()}>Read holidays from a calendar</Button>
-        <input
-          ref={input}
-          type="file"
-          accept=".ics,text/calendar"
-          aria-label="Holidays as iCalendar"
-          className="visually-hidden"
-          tabIndex={-1}
-          onChange={(event) => void read(event.target.files?.[0])}
-        />
+        <FileButton label="Holidays as iCalendar" accept=".ics,text/calendar" onFile={read}>
+          Read holidays from a calendar
+        </FileButton>
       </div>
     </fieldset>
   );

@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import { useQueryClient } from '@tanstack/react-query';
 import type { PublishPlanDto, SeasonPlanDto } from '@yugator/contracts';
 import { planChange } from '@yugator/core';
 import { sentenceOf } from '../api/problem.js';
@@ -8,10 +9,12 @@ import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
 import { momentWords } from '../words/dates.js';
-import { cardsOfPlan, planOfCards, publishedCards, settledBy, toFields } from './cards.js';
+import { cardsOfPlan, isOutlook, isSame, planOfCards, publishedCards, settledBy, toFields } from './cards.js';
 import type { Card } from './cards.js';
+import { planQueries } from './planQueries.js';
 import type { Draft, useDraft } from './useDraft.js';
-import { usePlanning } from './usePlanning.js';
+import { draftOf } from './proposal.js';
+import { plansOnServer, usePlanning } from './usePlanning.js';
 import type { Planning } from './usePlanning.js';
 import { changeWords, nearWords, visitWords } from './wallWords.js';
 
@@ -56,10 +59,23 @@ export function StandWords({
 function PlanningWords({ planning }: { planning: Planning }) {
   if (planning.state === 'failed')
     return (
-      <Caution title="Not planned">{<p>The planner came to no end. What is published stands.</p>}</Caution>
+      <Caution title="Not planned">
+        {
+          <p>
+            {planning.error ? sentenceOf(planning.error) : 'The planner came to no end.'} What is published
+            stands.
+          </p>
+        }
+      </Caution>
     );
   if (planning.state === 'idle') return null;
-  const { best } = planning;
+  const { best, onServer } = planning;
+  if (onServer)
+    return (
+      <p role="status" aria-label="Planning">
+        The server is planning: it takes some seconds.
+      </p>
+    );
   return (
     <p role="status" aria-label="Planning">
       Planning …{' '}
@@ -79,19 +95,32 @@ interface ActsProps {
 /** What the crew lead does with the plan: has one proposed, publishes it, or puts it away. */
 export function PlanActs({ plan, cards, drafts }: ActsProps) {
   const say = useNotice();
+  const client = useQueryClient();
   const { draft, change, undo, clear } = drafts;
-  const { planning, begin, stop } = usePlanning((found) => {
-    const proposed = cardsOfPlan(found.plan, settledBy(cards, plan.instance));
-    change({ plan, cards: proposed, proposed: { cards: proposed, near: nearWords(found) }, did: '' });
+  const { planning, begin, beginOnServer, stop } = usePlanning({
+    onPlan: (found) => {
+      const proposed = cardsOfPlan(found.plan, settledBy(cards, plan.instance));
+      change({ plan, cards: proposed, proposed: { cards: proposed, near: nearWords(found) }, did: '' });
+    },
+    onProposal: (proposal) => change(draftOf(proposal, plan)),
   });
+  const propose = () =>
+    plansOnServer()
+      ? beginOnServer({ cards: toFields(cards, plan), weeks: plan.weeks })
+      : begin(settledBy(cards, plan.instance));
   const publish = useWrite<SeasonPlanDto, PublishPlanDto>(
     (body) => ({ method: 'PUT', path: '/season-plan', body }),
     ['plan'],
     (now) => {
+      // Else what was published before would stand there until it is read anew.
+      client.setQueryData(planQueries.plan().queryKey, now);
       clear();
       say(`${visitWords(publishedCards(now).length)} published.`);
     },
   );
+  // Nobody is told of an outlook, but for what was told before.
+  const before = publishedCards(plan);
+  const told = cards.filter((card) => !isOutlook(card.day) || before.some((each) => isSame(each, card)));
   const isPlanning = planning.state === 'planning';
   return (
     <>
@@ -99,12 +128,12 @@ export function PlanActs({ plan, cards, drafts }: ActsProps) {
       {publish.error ? <Caution title="Not published">{<p>{sentenceOf(publish.error)}</p>}</Caution> : null}
       <div className={form_.acts} style={{ marginTop: 8 }}>
         {isPlanning ? (
-          <Button onClick={stop}>Stop, and take the best so far</Button>
+          <Button onClick={stop}>{planning.onServer ? 'Stop' : 'Stop, and take the best so far'}</Button>
         ) : (
           <Button
             variant={draft ? 'outlined' : 'contained'}
             color={draft ? 'inherit' : 'primary'}
-            onClick={() => begin(settledBy(cards, plan.instance))}
+            onClick={propose}
           >
             {cards.length ? 'Propose again' : 'Propose a plan'}
           </Button>
@@ -116,7 +145,7 @@ export function PlanActs({ plan, cards, drafts }: ActsProps) {
               color="primary"
               loading={publish.isPending}
               disabled={isPlanning}
-              onClick={() => publish.mutate({ cards: toFields(cards, plan), version: plan.version })}
+              onClick={() => publish.mutate({ cards: toFields(told, plan), version: plan.version })}
             >
               Publish
             </Button>
@@ -129,6 +158,11 @@ export function PlanActs({ plan, cards, drafts }: ActsProps) {
           </>
         ) : null}
       </div>
+      {told.length < cards.length ? (
+        <p className="soft">
+          What lies beyond twelve weeks is an outlook: it is planned to the week, and not published.
+        </p>
+      ) : null}
     </>
   );
 }

@@ -264,4 +264,16 @@ describe('the plan of visits', () => {
     show('viewer');
     expect(await screen.findByText('Mechanics and the crew lead see the plan.')).toBeVisible();
   });
+
+  it('begins with what was taken over, as a draft that can be put away', async () => {
+    const { sent } = wire({ '/api/season-plan?weeks=12': PLAN });
+    const taken = { machineId: 'm1', on: '2027-05-18', itemIds: ['air', 'gone'], isLocked: false };
+    const state = { brought: { cards: [taken], words: 'dust' } };
+    showTo('crewLead', <PlanPage />, {}, { pathname: '/season/plan', state });
+    expect(await screen.findByText(/As supposed: dust\./)).toHaveTextContent('Not published: 1 visit');
+    expect(wall().getByRole('button', { name: 'M-07, Tue 18 May: 23 min 1 line' })).toBeVisible();
+    await press('Put it away');
+    expect(await screen.findByText(/2 visits from today on, published/)).toBeVisible();
+    expect(sent).toEqual([]);
+  });
 });

@@ -1,8 +1,10 @@
 import Button from '@mui/material/Button';
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { DAILY_WEEKS } from '@yugator/contracts';
 import type { SeasonPlanDto } from '@yugator/contracts';
-import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { keysOf } from '@yugator/core';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
 import { Choose } from '../form/Choose.js';
 import form_ from '../form/form.module.css';
 import { Empty } from '../page/Empty.js';
@@ -15,6 +17,7 @@ import { CardDialog } from './CardDialog.js';
 import { moved, publishedCards } from './cards.js';
 import type { Card } from './cards.js';
 import { ChangeList } from './ChangeList.js';
+import { LateLines } from './LateLines.js';
 import { PlanActs, StandWords } from './PlanActs.js';
 import { movedWords } from './moves.js';
 import { PastCards } from './PastCards.js';
@@ -24,10 +27,13 @@ import { PlanStanding } from './PlanStanding.js';
 import { ZOOMS } from './columns.js';
 import type { Zoom } from './columns.js';
 import { PlanDays, PlanWall } from './PlanWall.js';
-import { useDraft } from './useDraft.js';
+import { broughtDraft, useDraft } from './useDraft.js';
 import { dayOn } from './wallWords.js';
+import { WeeklyProposal } from './WeeklyProposal.js';
+import { YearWall } from './YearWall.js';
 
 const FORTNIGHT = 14;
+const WEEKS_OF_HALF = 26;
 
 interface Shown {
   readonly zoom: Zoom;
@@ -54,10 +60,7 @@ function ZoomBar({
         size="small"
         sx={{ width: 190 }}
         value={zoom}
-        choices={[
-          ['fortnight', ZOOMS.fortnight.word],
-          ['quarter', ZOOMS.quarter.word],
-        ]}
+        choices={keysOf(ZOOMS).map((key) => [key, ZOOMS[key].word])}
         onChange={(next) => onShow({ zoom: next, from: 0 })}
       />
       {zoom === 'fortnight' ? (
@@ -75,21 +78,45 @@ function ZoomBar({
   );
 }
 
-function Plan({ now }: { now: SeasonPlanDto }) {
-  const mayPlan = useIsOneOf('crewLead');
-  const drafts = useDraft();
-  const [opened, setOpened] = useState<{ readonly plan: SeasonPlanDto; readonly card: Card } | null>(null);
-  const [shown, setShown] = useState<Shown>({ zoom: 'fortnight', from: 0 });
-  const { draft, change } = drafts;
-  const plan = draft?.plan ?? now;
-  const published = useMemo(() => publishedCards(plan), [plan]);
-  const cards = draft?.cards ?? published;
-  const onOpen = (card: Card) => setOpened({ plan, card });
-  const changed = (of: SeasonPlanDto, next: readonly Card[], did: string) =>
+interface WallProps {
+  readonly plan: SeasonPlanDto;
+  readonly cards: readonly Card[];
+  readonly shown: Shown;
+  readonly onOpen: (card: Card) => void;
+  readonly mayPlan: boolean;
+  readonly onMove: (card: Card, day: number) => void;
+}
+
+function Wall({ plan, cards, shown, onOpen, mayPlan, onMove }: WallProps) {
+  return shown.zoom === 'year' ? (
+    <YearWall plan={plan} cards={cards} />
+  ) : (
+    <PlanWall plan={plan} cards={cards} {...shown} onOpen={onOpen} onMove={mayPlan ? onMove : undefined} />
+  );
+}
+
+/** How an edit of the cards becomes a step of the draft. */
+function steps({ draft, change }: ReturnType<typeof useDraft>) {
+  return (of: SeasonPlanDto, next: readonly Card[], did: string) =>
     change({ plan: of, cards: next, proposed: draft?.proposed ?? null, did });
+}
+
+interface TopProps {
+  readonly now: SeasonPlanDto;
+  readonly plan: SeasonPlanDto;
+  readonly cards: readonly Card[];
+  readonly drafts: ReturnType<typeof useDraft>;
+}
+
+/** What stands, what speaks against it, and what is proposed instead. */
+function PlanTop({ now, plan, cards, drafts }: TopProps) {
+  const mayPlan = useIsOneOf('crewLead');
+  const { draft, change } = drafts;
+  const published = useMemo(() => publishedCards(plan), [plan]);
   return (
     <>
       <PlanStanding />
+      {mayPlan && !draft ? <WeeklyProposal plan={plan} onTake={change} /> : null}
       <div className={styles.sum}>
         <StandWords now={now} cards={cards} draft={draft} />
         {mayPlan ? <PlanActs plan={plan} cards={cards} drafts={drafts} /> : null}
@@ -100,21 +127,55 @@ function Plan({ now }: { now: SeasonPlanDto }) {
           published={published}
           proposed={draft.proposed.cards}
           cards={cards}
-          onChange={(next, did) => changed(plan, next, did)}
+          onChange={(next, did) => steps(drafts)(plan, next, did)}
         />
       ) : null}
+    </>
+  );
+}
+
+/** Tells cards from others: what was judged is of these. */
+function cardsKey(cards: readonly Card[]): string {
+  return cards.map(({ machine, day, items }) => `${machine} ${day} ${items.join()}`).join(';');
+}
+
+interface PlanProps {
+  readonly now: SeasonPlanDto;
+  readonly shown: Shown;
+  readonly onShow: (shown: Shown) => void;
+}
+
+function Plan({ now, shown, onShow }: PlanProps) {
+  const mayPlan = useIsOneOf('crewLead');
+  const { state }: { state: unknown } = useLocation();
+  const navigate = useNavigate();
+  const drafts = useDraft(broughtDraft(state, now));
+  // What was brought along is taken once: it does not come back with the page.
+  useEffect(() => {
+    if (state) void navigate('.', { replace: true, state: null });
+  }, [state, navigate]);
+  const [opened, setOpened] = useState<{ readonly plan: SeasonPlanDto; readonly card: Card } | null>(null);
+  const { draft } = drafts;
+  const plan = draft?.plan ?? now;
+  const cards = useMemo(() => draft?.cards ?? publishedCards(plan), [draft, plan]);
+  const onOpen = (card: Card) => setOpened({ plan, card });
+  const changed = steps(drafts);
+  return (
+    <>
+      <PlanTop now={now} plan={plan} cards={cards} drafts={drafts} />
+      {cards.length ? <LateLines key={cardsKey(cards)} plan={plan} cards={cards} /> : null}
       <PastCards plan={now} />
-      <ZoomBar plan={plan} shown={shown} onShow={setShown} />
-      <PlanWall
+      <ZoomBar plan={plan} shown={shown} onShow={onShow} />
+      {shown.zoom === 'half' && draft && plan.weeks < WEEKS_OF_HALF ? (
+        <p className="soft">This draft is of twelve weeks. Publish it or put it away to see half a year.</p>
+      ) : null}
+      <Wall
         plan={plan}
         cards={cards}
-        {...shown}
+        shown={shown}
         onOpen={onOpen}
-        onMove={
-          mayPlan
-            ? (card, day) => changed(plan, moved(cards, card, day), movedWords(plan, card, day))
-            : undefined
-        }
+        mayPlan={mayPlan}
+        onMove={(card, day) => changed(plan, moved(cards, card, day), movedWords(plan, card, day))}
       />
       <PlanDays plan={plan} cards={cards} onOpen={onOpen} />
       {opened ? (
@@ -134,7 +195,13 @@ function Plan({ now }: { now: SeasonPlanDto }) {
 export function PlanPage() {
   const mayRead = useIsOneOf('crewLead', 'mechanic');
   const mayPlan = useIsOneOf('crewLead');
-  const { data, error, refetch } = useQuery({ ...planQueries.plan(), enabled: mayRead });
+  const [shown, setShown] = useState<Shown>({ zoom: 'fortnight', from: 0 });
+  const weeks = shown.zoom === 'half' ? WEEKS_OF_HALF : DAILY_WEEKS;
+  const { data, error, refetch } = useQuery({
+    ...planQueries.plan(weeks),
+    enabled: mayRead,
+    placeholderData: keepPreviousData,
+  });
   return (
     <>
       <PageHead
@@ -174,7 +241,7 @@ export function PlanPage() {
           {<p>Say it under Days of the workshop; then visits can be planned.</p>}
         </Empty>
       ) : (
-        <Plan now={data} />
+        <Plan now={data} shown={shown} onShow={setShown} />
       )}
     </>
   );

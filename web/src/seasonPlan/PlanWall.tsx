@@ -1,20 +1,30 @@
 import Button from '@mui/material/Button';
 import type { SeasonPlanDto } from '@yugator/contracts';
-import { dayLoads, isTooFull } from '@yugator/core';
-import type { DayLoad } from '@yugator/core';
+import { dayLoads } from '@yugator/core';
 import { useMemo, useState } from 'react';
 import type { ButtonHTMLAttributes, Ref } from 'react';
 import form_ from '../form/form.module.css';
 import { Plate } from '../page/Plate.js';
 import { shortDayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
-import { minutesOf, planOfCards } from './cards.js';
+import { isOutlook, minutesOf, planOfCards } from './cards.js';
 import type { Card } from './cards.js';
-import { cardsByMachine, columnsOf, dueIn, hasMark, isNeededIn, partsIn, rests, within } from './columns.js';
+import {
+  cardsByMachine,
+  columnsOf,
+  dueIn,
+  hasMark,
+  isNeededIn,
+  partsIn,
+  rests,
+  ROWS,
+  within,
+} from './columns.js';
 import type { ColumnOfDays, Zoom } from './columns.js';
+import { Fullness } from './Fullness.js';
 import { DragCards, DropCell, useDragCard } from './DragCards.js';
 import styles from './plan.module.css';
-import { dayOn } from './wallWords.js';
+import { dayOn, edgeWords, whenWords } from './wallWords.js';
 
 interface Props {
   readonly plan: SeasonPlanDto;
@@ -24,30 +34,6 @@ interface Props {
   readonly onOpen: (card: Card) => void;
   /** left out where cards are not to be moved */
   readonly onMove?: ((card: Card, day: number) => void) | undefined;
-}
-
-/** How full the workshop is: what is taken of what there is. */
-function Fullness({ loads }: { loads: readonly DayLoad[] }) {
-  if (loads.length === 0) return <span className={styles.closed}>closed</span>;
-  const taken = loads.reduce((sum, load) => sum + load.taken, 0);
-  const minutes = loads.reduce((sum, load) => sum + load.minutes, 0);
-  const visits = loads.reduce((sum, load) => sum + load.visits, 0);
-  const bays = loads.reduce((sum, load) => sum + load.bays, 0);
-  const isOver = loads.some(isTooFull);
-  return (
-    <span className={isOver ? styles.over : undefined}>
-      <span>
-        <span className="fig">{Math.round(taken)}</span> of <span className="fig">{minutes}</span> min
-      </span>{' '}
-      <span>
-        <span className="fig">{visits}</span> of <span className="fig">{bays}</span> in
-      </span>
-      {isOver ? <b> too full</b> : null}
-      <span className={styles.bar} aria-hidden>
-        <span style={{ width: `${Math.min(100, (100 * taken) / Math.max(1, minutes))}%` }} />
-      </span>
-    </span>
-  );
 }
 
 interface CardProps extends Pick<Props, 'plan' | 'onOpen'>, ButtonHTMLAttributes<HTMLButtonElement> {
@@ -65,12 +51,13 @@ function CardButton({ card, plan, onOpen, ...button }: CardProps) {
       {...button}
     >
       <span className="visually-hidden">
-        {plan.machines[card.machine]?.tag ?? ''}, {shortDayWords(dayOn(plan, card.day))}:{' '}
+        {plan.machines[card.machine]?.tag ?? ''}, {whenWords(plan, card.day)}:{' '}
       </span>
       <span className="fig">{minutes}</span> min{' '}
       <span className={styles.count}>
-        {countWords(card.items.length, 'line')}
-        {card.isLocked ? ', locked' : ''}
+        {[countWords(card.items.length, 'line'), edgeWords(plan, card), card.isLocked ? 'locked' : '']
+          .filter(Boolean)
+          .join(', ')}
       </span>
     </button>
   );
@@ -96,9 +83,6 @@ function Marks({ plan, machine, column }: { plan: SeasonPlanDto; machine: number
     </>
   );
 }
-
-/** Machines that are shown at once; more on demand. */
-const ROWS = 60;
 
 /** Days or weeks across, machines down: who comes when, what falls due, and how full the workshop is. */
 export function PlanWall(props: Props) {
@@ -162,7 +146,8 @@ function WallTable({ plan, cards, zoom, from, onOpen, onMove }: Props) {
                     </>
                   ),
                 };
-                return onMove && open ? (
+                // Nobody is told of an outlook: what is moved there would be taken off.
+                return onMove && open && !isOutlook(open.day) ? (
                   <DropCell key={column.first} machine={at} day={open.day} {...cell} />
                 ) : (
                   <td key={column.first} {...cell} />

@@ -1,7 +1,8 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { act } from 'react';
 import type { PlannerInstance } from '@yugator/core';
-import { planFixture } from '../testing/plan.js';
+import { useLocation } from 'react-router';
+import { mechanicFixture, planFixture, workshopDaysFixture } from '../testing/plan.js';
 import { choose, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import type { PlanSaid } from './planWorker.js';
@@ -18,14 +19,35 @@ jest.mock('./startPlanning', () => ({
   },
 }));
 
-const PLAN = planFixture({ today: '2027-05-13' });
+const TODAY = '2027-05-13';
+const ANSEL = mechanicFixture(1, 'Ansel Pike');
+const MARIT = mechanicFixture(2, 'Marit Osgood');
+/** Tuesdays and Fridays. */
+const week = (minutes: number) =>
+  Array.from({ length: 7 }, (_, at) => ({ minutes: at === 1 || at === 4 ? minutes : 0 }));
+const DAYS = workshopDaysFixture({ week: week(120).map((day) => ({ ...day, bays: 2 })) });
+const BY_NAME = {
+  ...DAYS,
+  hands: [
+    { personId: ANSEL.id, week: week(80) },
+    { personId: MARIT.id, week: week(40) },
+  ],
+};
+const WORKSHOP = { rules: { annual: 'spring' }, figures: {}, version: 7 };
+/** What the page asks for, besides the plan. */
+const beside = (days: object = DAYS) => ({
+  '/api/workshop-days': days,
+  '/api/people': [ANSEL, MARIT],
+  '/api/site/workshop': WORKSHOP,
+});
+const PLAN = planFixture({ today: TODAY });
 const found = (...days: number[]) => ({
   kind: 'done' as const,
   found: { plan: [days.map((day) => ({ day, items: [0] })), []], cost: 1, bound: 1 },
 });
 const show = async (role: 'crewLead' | 'mechanic' = 'crewLead') => {
   asked = [];
-  const server = wire({ '/api/season-plan?weeks=12': PLAN });
+  const server = wire({ '/api/season-plan?weeks=12': PLAN, ...beside() });
   showTo(role, <WhatIfPage />);
   await screen.findByText(/Plan both|The crew lead tries/);
   return server;
@@ -72,7 +94,7 @@ it.each<[string, (instance: PlannerInstance) => unknown, unknown]>([
     components: item.id === 'air' ? (['airFilter'] as const) : [],
   }));
   asked = [];
-  wire({ '/api/season-plan?weeks=12': { ...PLAN, machines: [{ ...first, items }, second] } });
+  wire({ '/api/season-plan?weeks=12': { ...PLAN, machines: [{ ...first, items }, second] }, ...beside() });
   showTo('crewLead', <WhatIfPage />);
   await screen.findByText('Plan both');
   await choose('What if', words);
@@ -98,4 +120,91 @@ it('takes no figure that is none, stops, and says when it comes to no end', asyn
 it('is for the crew lead', async () => {
   await show('mechanic');
   expect(screen.queryByText('Plan both')).toBeNull();
+});
+
+describe('taken over', () => {
+  const begin = async (days: object, kind: string) => {
+    asked = [];
+    const at = jest.fn<undefined, [string, unknown]>();
+    const Arrived = () => {
+      const { pathname, state } = useLocation();
+      at(pathname, state);
+      return null;
+    };
+    const server = wire(
+      {
+        '/api/season-plan?weeks=12': PLAN,
+        '/api/season-plan?weeks=12&annual=autumn': {
+          ...PLAN,
+          instance: { ...PLAN.instance, layUpCost: 99 },
+        },
+        ...beside(days),
+      },
+      () => ({}),
+    );
+    showTo(
+      'crewLead',
+      <>
+        <WhatIfPage />
+        <Arrived />
+      </>,
+    );
+    await screen.findByText('Plan both');
+    await choose('What if', kind);
+    return { ...server, at };
+  };
+  const finish = async () => {
+    await press('Plan both');
+    await screen.findByRole('status', { name: 'Planning' });
+    act(() => say(found()));
+    act(() => say(found(1)));
+    await press('Take it over');
+  };
+  const card = { machineId: 'm1', on: '2027-05-14', itemIds: ['oil'], isLocked: false };
+
+  it('somebody is away by name: the days lose his minutes, and it is stored who is away', async () => {
+    const { sent, at } = await begin(BY_NAME, 'a mechanic is away');
+    await finish();
+    // Days are counted from a Thursday: 1 is a Friday, 5 the next Tuesday; both have the other one left.
+    await waitFor(() => expect(at).toHaveBeenCalledWith('/season/plan', expect.anything()));
+    expect(sent.map(({ method, path, body }) => [method, path, body])).toEqual([
+      [
+        'PUT',
+        '/api/workshop-days',
+        { ...BY_NAME, absences: [{ personId: ANSEL.id, from: TODAY, until: '2027-05-26', note: '' }] },
+      ],
+    ]);
+    expect(asked[1]?.days.find(({ day }) => day === 1)?.minutes).toBe(40);
+    expect(at).toHaveBeenLastCalledWith('/season/plan', {
+      brought: { cards: [card], words: 'a mechanic is away' },
+    });
+  });
+
+  it('another time of the yearly service is read, and becomes the rule of the house', async () => {
+    const { sent, at } = await begin(DAYS, 'the yearly service at another time');
+    expect(screen.getByLabelText('Then')).toHaveTextContent('Autumn, before lay-up');
+    await finish();
+    await waitFor(() => expect(at).toHaveBeenCalledWith('/season/plan', expect.anything()));
+    expect(asked.map(({ layUpCost }) => layUpCost)).toEqual([2, 99]);
+    expect(sent.map(({ path, body }) => [path, body])).toEqual([
+      ['/api/site/workshop', { ...WORKSHOP, rules: { annual: 'autumn' } }],
+    ]);
+  });
+
+  it('with nobody left of those who worked there, a share of the hands is away, and nothing is stored', async () => {
+    const gone = { ...BY_NAME, hands: [{ personId: 'gone', week: week(120) }] };
+    const { sent, at } = await begin(gone, 'a mechanic is away');
+    expect(screen.getByLabelText('Per cent of all hands')).toBeVisible();
+    await finish();
+    await waitFor(() => expect(at).toHaveBeenCalledWith('/season/plan', expect.anything()));
+    expect(asked[1]?.days.find(({ day }) => day === 1)?.minutes).toBe(60);
+    expect(sent).toEqual([]);
+  });
+
+  it('all else stores nothing: its visits become a draft', async () => {
+    const { sent, at } = await begin(DAYS, 'a machine more');
+    await finish();
+    await waitFor(() => expect(at).toHaveBeenCalledWith('/season/plan', expect.anything()));
+    expect(sent).toEqual([]);
+  });
 });

@@ -1,166 +1,64 @@
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
-import { useQuery } from '@tanstack/react-query';
-import type { SeasonPlanDto } from '@yugator/contracts';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { addDays, civilDate, suppose } from '@yugator/core';
-import type { PlanSums } from '@yugator/core';
-import { useState } from 'react';
+import type { PlannerInstance } from '@yugator/core';
+import { useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { sentenceOf } from '../api/problem.js';
 import { Choose, choicesOf } from '../form/Choose.js';
-import { DayPicker } from '../form/DayPicker.js';
 import form_ from '../form/form.module.css';
 import { Caution } from '../page/Caution.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import { PageHead } from '../page/PageHead.js';
+import { peopleQueries } from '../people/peopleQueries.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
+import { siteQueries } from '../site/siteQueries.js';
+import { ComparedTable } from './ComparedTable.js';
 import { moneyOf } from './moves.js';
-import type { MoneyOf } from './moves.js';
 import styles from './plan.module.css';
 import { planQueries } from './planQueries.js';
+import { Fields, handsOf, otherTimes } from './SupposeFields.js';
 import { SUPPOSED, suppositionOf } from './supposed.js';
-import type { Supposed, SupposedFields } from './supposed.js';
+import type { Supposed, SupposedFields, SupposeFacts } from './supposed.js';
+import { TakeOver } from './TakeOver.js';
 import { useWhatIf } from './useWhatIf.js';
-import type { Compared } from './useWhatIf.js';
 
-interface FieldsProps {
+interface Asked {
   readonly kind: Supposed;
   readonly fields: SupposedFields;
-  readonly plan: SeasonPlanDto;
-  readonly onChange: (fields: SupposedFields) => void;
+  readonly facts: SupposeFacts;
 }
 
-/** A whole number from 1 up to `most`. */
-function Whole({
-  label,
-  value,
-  most,
-  onChange,
-}: {
-  label: string;
-  value: number;
-  most: number;
-  onChange: (value: number) => void;
-}) {
-  const [text, setText] = useState(String(value));
-  const typed = Number(text);
-  const isRight = /^\d+$/.test(text.trim()) && typed >= 1 && typed <= most;
-  return (
-    <TextField
-      label={label}
-      size="small"
-      sx={{ width: 220 }}
-      value={text}
-      error={!isRight}
-      helperText={isRight ? undefined : `A whole number from 1 to ${most}`}
-      slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-      onChange={({ target }) => {
-        setText(target.value);
-        const next = Number(target.value);
-        onChange(/^\d+$/.test(target.value.trim()) && next >= 1 && next <= most ? next : NaN);
-      }}
-    />
-  );
-}
-
-function Fields({ kind, fields, plan, onChange }: FieldsProps) {
-  if (kind === 'more' || kind === 'fewer')
-    return (
-      <Whole
-        label="By so many per cent"
-        value={fields.percent}
-        most={kind === 'more' ? 200 : 90}
-        onChange={(percent) => onChange({ ...fields, percent })}
-      />
-    );
-  if (kind === 'away')
-    return (
-      <>
-        <Whole
-          label="Per cent of all hands"
-          value={fields.share}
-          most={100}
-          onChange={(share) => onChange({ ...fields, share })}
-        />
-        <DayPicker
-          fullWidth={false}
-          label="From"
-          value={fields.from}
-          onChange={(from) => onChange({ ...fields, from })}
-        />
-        <DayPicker
-          fullWidth={false}
-          label="Until"
-          value={fields.until}
-          onChange={(until) => onChange({ ...fields, until })}
-        />
-      </>
-    );
-  if (kind === 'another')
-    return (
-      <Choose<string>
-        label="One like"
-        size="small"
-        sx={{ width: 300 }}
-        value={fields.machineId}
-        choices={plan.machines.map(({ id, tag, name }) => [id, `${tag} ${name}`] as const)}
-        onChange={(machineId) => onChange({ ...fields, machineId })}
-      />
-    );
-  if (kind === 'lateParts')
-    return (
-      <Whole
-        label="So many weeks later"
-        value={fields.weeks}
-        most={12}
-        onChange={(weeks) => onChange({ ...fields, weeks })}
-      />
-    );
-  return null;
-}
-
-const ROWS = [
-  ['visits', 'Visits', 'count'],
-  ['minutes', 'Work, in minutes', 'minutes'],
-  ['late', 'Lateness, worth in minutes', 'minutes'],
-  ['unready', 'Not ready or not laid up, worth in minutes', 'minutes'],
-  ['thrownAway', 'Life thrown away, worth in minutes', 'minutes'],
-  ['total', 'All together, with what is carried on', 'minutes'],
-] as const satisfies readonly (readonly [keyof PlanSums, string, 'count' | 'minutes'])[];
-
-function ComparedTable({ asIs, supposed, money }: Compared & { money: MoneyOf }) {
-  const figure = (value: number, unit: 'count' | 'minutes') => {
-    const rounded = Math.round(value);
-    return unit === 'count' ? String(rounded) : `${rounded}${money(rounded)}`;
+/** The instance as is supposed, unless something else was supposed meanwhile. */
+function useSupposed(onMade: (instance: PlannerInstance) => void) {
+  const client = useQueryClient();
+  const wanted = useRef<Asked | null>(null);
+  const made = useMutation({
+    networkMode: 'always',
+    mutationFn: async ({ kind, fields, facts }: Asked) =>
+      kind === 'annual'
+        ? (await client.fetchQuery(planQueries.planUnder(fields.annual))).instance
+        : suppose(facts.plan.instance, suppositionOf(kind, fields, facts)),
+    onSuccess: (instance, asked) => {
+      if (wanted.current === asked) onMade(instance);
+    },
+  });
+  return {
+    made,
+    ask: (asked: Asked) => {
+      wanted.current = asked;
+      made.mutate(asked);
+    },
+    forget: () => {
+      wanted.current = null;
+      made.reset();
+    },
   };
-  return (
-    <table className={styles.load}>
-      <thead>
-        <tr>
-          <th scope="col">In the coming twelve weeks</th>
-          <th scope="col">As it is</th>
-          <th scope="col">As supposed</th>
-          <th scope="col">More</th>
-        </tr>
-      </thead>
-      <tbody>
-        {ROWS.map(([key, words, unit]) => {
-          const more = Math.round(supposed[key]) - Math.round(asIs[key]);
-          return (
-            <tr key={key}>
-              <th scope="row">{words}</th>
-              <td>{figure(asIs[key], unit)}</td>
-              <td>{figure(supposed[key], unit)}</td>
-              <td>{more > 0 ? `+${more}` : String(more).replace('-', '\u2212')}</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
-  );
 }
 
-function Suppose({ plan }: { plan: SeasonPlanDto }) {
+function Suppose({ facts }: { facts: SupposeFacts }) {
+  const { plan } = facts;
   const { site, today } = useSession();
   const [kind, setKind] = useState<Supposed>('more');
   const [fields, setFields] = useState<SupposedFields>({
@@ -169,10 +67,22 @@ function Suppose({ plan }: { plan: SeasonPlanDto }) {
     from: today,
     until: addDays(civilDate(today), 13),
     machineId: plan.machines[0]?.id ?? '',
+    personId: handsOf(facts)[0]?.[0] ?? '',
     weeks: 2,
+    annual: otherTimes(facts)[0]?.[0] ?? 'split',
   });
   const { whatIf, begin, stop } = useWhatIf();
+  const { made, ask, forget } = useSupposed((supposed) => begin(plan.instance, supposed));
   const isPlanning = whatIf.state === 'planning';
+  // What was compared is of what stood there then.
+  const leave = () => {
+    stop();
+    forget();
+  };
+  const change = (next: SupposedFields) => {
+    setFields(next);
+    leave();
+  };
   const isRight =
     [fields.percent, fields.share, fields.weeks].every(Number.isFinite) && fields.from <= fields.until;
   return (
@@ -186,10 +96,10 @@ function Suppose({ plan }: { plan: SeasonPlanDto }) {
           choices={choicesOf(SUPPOSED)}
           onChange={(next) => {
             setKind(next);
-            stop();
+            leave();
           }}
         />
-        <Fields key={kind} kind={kind} fields={fields} plan={plan} onChange={setFields} />
+        <Fields key={kind} kind={kind} fields={fields} facts={facts} onChange={change} />
         {isPlanning ? (
           <Button onClick={stop}>Stop</Button>
         ) : (
@@ -197,7 +107,8 @@ function Suppose({ plan }: { plan: SeasonPlanDto }) {
             variant="contained"
             color="primary"
             disabled={!isRight}
-            onClick={() => begin(plan.instance, suppose(plan.instance, suppositionOf(kind, fields, plan)))}
+            loading={made.isPending}
+            onClick={() => ask({ kind, fields, facts })}
           >
             Plan both
           </Button>
@@ -208,14 +119,19 @@ function Suppose({ plan }: { plan: SeasonPlanDto }) {
           Planning {whatIf.nth === 1 ? 'as it is' : 'as supposed'} …
         </p>
       ) : null}
+      {made.error ? <Caution title="Not planned">{<p>{sentenceOf(made.error)}</p>}</Caution> : null}
       {whatIf.state === 'failed' ? (
         <Caution title="Not planned">{<p>The planner came to no end.</p>}</Caution>
       ) : null}
       {whatIf.state === 'done' ? (
-        <ComparedTable {...whatIf.compared} money={moneyOf(plan, site.currency)} />
+        <>
+          <ComparedTable {...whatIf.compared} money={moneyOf(plan, site.currency)} />
+          <TakeOver kind={kind} fields={fields} facts={facts} whatIf={whatIf} />
+        </>
       ) : null}
       <p className="soft">
-        Both are planned as if nothing had been published, but for what is locked. Nothing of it is stored.
+        Both are planned as if nothing had been published, but for what is locked. Nothing of it is stored
+        unless you take it over.
       </p>
     </>
   );
@@ -224,13 +140,21 @@ function Suppose({ plan }: { plan: SeasonPlanDto }) {
 /** Two plans side by side: as it is, and as is supposed. */
 export function WhatIfPage() {
   const mayPlan = useIsOneOf('crewLead');
-  const { data, error, refetch } = useQuery({ ...planQueries.plan(), enabled: mayPlan });
+  const plan = useQuery({ ...planQueries.plan(), enabled: mayPlan });
+  const days = useQuery({ ...planQueries.days(), enabled: mayPlan });
+  const people = useQuery({ ...peopleQueries.list(), enabled: mayPlan });
+  const workshop = useQuery({ ...siteQueries.workshop(), enabled: mayPlan });
+  const failed = [plan, days, people, workshop].find(({ error }) => error);
+  const facts =
+    plan.data && days.data && people.data && workshop.data
+      ? { plan: plan.data, days: days.data, people: people.data, workshop: workshop.data }
+      : null;
   return (
     <>
       <PageHead
         name="What if"
         title="What if"
-        under="Two plans side by side: as it is, and as you suppose; nothing is stored"
+        under="Two plans side by side: as it is, and as you suppose; nothing is stored unless you take it over"
       >
         <Button component={Link} to="/season/plan">
           Visits planned
@@ -238,14 +162,14 @@ export function WhatIfPage() {
       </PageHead>
       {!mayPlan ? (
         <p>The crew lead tries what would be.</p>
-      ) : data ? (
-        data.instance.days.length ? (
-          <Suppose plan={data} />
+      ) : facts ? (
+        facts.plan.instance.days.length ? (
+          <Suppose facts={facts} />
         ) : (
           <p>Nobody said yet when the workshop is open: say it under Days of the workshop.</p>
         )
-      ) : error ? (
-        <Failed error={error} again={refetch} />
+      ) : failed?.error ? (
+        <Failed error={failed.error} again={failed.refetch} />
       ) : (
         <Loading />
       )}

@@ -1,23 +1,23 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { machineDetail } from '../testing/machines.js';
+import { mechanicFixture, workshopDaysFixture } from '../testing/plan.js';
 import { choose, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { WorkshopDaysPage } from './WorkshopDaysPage.js';
 
 const TODAY = '2027-05-13';
 const MACHINE = machineDetail({ id: '00000000-0000-7000-8000-000000000001' });
-const CLOSED = { minutes: 0, bays: 0 };
-const DAYS = {
-  week: Array.from({ length: 7 }, () => CLOSED),
+const DAYS = workshopDaysFixture({
   exceptions: [{ on: '2027-05-18', minutes: 0, bays: 0, note: 'Holiday' }],
-  needed: [],
-  readyDays: 3,
-  layUpDays: 21,
-  version: 4,
-};
+});
+const ANSEL = mechanicFixture(1, 'Ansel Pike');
+const MARIT = mechanicFixture(2, 'Marit Osgood');
 const show = (answers: object = DAYS, onWrite?: () => object) => {
-  const { sent } = wire({ '/api/workshop-days': answers, '/api/machines': [MACHINE] }, onWrite);
+  const { sent } = wire(
+    { '/api/workshop-days': answers, '/api/machines': [MACHINE], '/api/people': [ANSEL, MARIT] },
+    onWrite,
+  );
   showTo('crewLead', <WorkshopDaysPage />);
   return sent;
 };
@@ -35,6 +35,8 @@ it('says when the workshop is open, every week and on single days', async () => 
     body: {
       week: DAYS.week.map((day, at) => (at === 1 ? { minutes: 480, bays: 3 } : day)),
       exceptions: DAYS.exceptions,
+      hands: [],
+      absences: [],
       needed: [],
       readyDays: 3,
       layUpDays: 21,
@@ -75,6 +77,31 @@ it('says when machines are needed, of one or of all, and by when they are ready'
       { machineId: MACHINE.id, note: 'Village fair', ...on },
       { machineId: null, note: '', ...on },
     ],
+  });
+});
+
+it('says who works there, how long on which day, and when they are away', async () => {
+  const sent = show(DAYS, () => ({ ...DAYS, version: 5 }));
+  await screen.findByRole('button', { name: 'Somebody works here' });
+  await press('Somebody works here');
+  await type('Minutes of person 1 on Tuesday', '300');
+  await press('Somebody works here');
+  await type('Minutes of person 2 on Tuesday', '120');
+  // The day has the minutes of both; nobody types them twice.
+  expect(screen.getByText('420')).toBeVisible();
+  expect(screen.queryByLabelText('Minutes of all hands on Tuesday')).toBeNull();
+  expect(screen.queryByText('Somebody works here')).toBeNull();
+  await press('Somebody is away');
+  await press('Save the days');
+  await waitFor(() => expect(sent).toHaveLength(1));
+  const week = (minutes: number) =>
+    Array.from({ length: 7 }, (_, at) => ({ minutes: at === 1 ? minutes : 0 }));
+  expect(sent[0]?.body).toMatchObject({
+    hands: [
+      { personId: ANSEL.id, week: week(300) },
+      { personId: MARIT.id, week: week(120) },
+    ],
+    absences: [{ personId: ANSEL.id, from: TODAY, until: TODAY, note: '' }],
   });
 });
 

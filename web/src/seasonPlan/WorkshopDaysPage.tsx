@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { UpdateWorkshopDaysDto } from '@yugator/contracts';
 import type { WorkshopDaysDto } from '@yugator/contracts';
+import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { useWrite } from '../api/useWrite.js';
 import { Field } from '../form/Field.js';
@@ -13,12 +14,17 @@ import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { PageHead } from '../page/PageHead.js';
 import { useIsOneOf } from '../session/useSession.js';
+import { HandFields, WEEKDAYS } from './HandFields.js';
 import { MarginFields, NeededFields } from './NeededFields.js';
 import { OtherDays } from './OtherDays.js';
 import { planQueries } from './planQueries.js';
 import styles from './plan.module.css';
 
-const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+/** Minutes of all who work in the workshop on a weekday, as typed. */
+function minutesOfHands(hands: UpdateWorkshopDaysDto['hands'], weekday: number): number {
+  const minutes = hands.map(({ week }) => Number(week[weekday]?.minutes));
+  return minutes.filter(Number.isFinite).reduce((sum, each) => sum + each, 0);
+}
 
 function DaysForm({ days }: { days: WorkshopDaysDto }) {
   const say = useNotice();
@@ -31,6 +37,7 @@ function DaysForm({ days }: { days: WorkshopDaysDto }) {
       say('The days of the workshop are saved.');
     },
   );
+  const hands = useWatch({ control: form.control, name: 'hands' });
   return (
     <form
       className={form_.form}
@@ -47,14 +54,26 @@ function DaysForm({ days }: { days: WorkshopDaysDto }) {
         {WEEKDAYS.map((weekday, at) => (
           <div key={weekday} className={styles.weekday}>
             <b>{weekday}</b>
-            <Field
-              form={form}
-              name={`week.${at}.minutes`}
-              label="Minutes"
-              figure
-              size="small"
-              slotProps={{ htmlInput: { 'aria-label': `Minutes of all hands on ${weekday}` } }}
-            />
+            {hands.length ? (
+              <span>
+                {minutesOfHands(hands, at) ? (
+                  <>
+                    <b className="fig">{minutesOfHands(hands, at)}</b> min
+                  </>
+                ) : (
+                  'nobody is in'
+                )}
+              </span>
+            ) : (
+              <Field
+                form={form}
+                name={`week.${at}.minutes`}
+                label="Minutes"
+                figure
+                size="small"
+                slotProps={{ htmlInput: { 'aria-label': `Minutes of all hands on ${weekday}` } }}
+              />
+            )}
             <Field
               form={form}
               name={`week.${at}.bays`}
@@ -65,10 +84,13 @@ function DaysForm({ days }: { days: WorkshopDaysDto }) {
             />
           </div>
         ))}
-        <p className="soft">
-          Minutes of all hands together: two mechanics for four hours are 480. 0 is closed.
-        </p>
+        {hands.length ? null : (
+          <p className="soft">
+            Minutes of all hands together: two mechanics for four hours are 480. 0 is closed.
+          </p>
+        )}
       </fieldset>
+      <HandFields form={form} />
       <OtherDays form={form} />
       <NeededFields form={form} />
       <MarginFields form={form} />

@@ -1,5 +1,6 @@
+import { DAILY_WEEKS } from '@yugator/contracts';
 import type { SeasonPlanDto, VisitCardFieldsDto } from '@yugator/contracts';
-import { addDays, civilDate, daysBetween, placesOf, visitMinutesOf, withSettled } from '@yugator/core';
+import { addDays, civilDate, daysBetween, placesOf, settledInstance, visitMinutesOf } from '@yugator/core';
 import type { PlannerInstance, SeasonPlan } from '@yugator/core';
 
 /** A visit as it lies on the wall: a machine and its work by their places in the plan, a day counted from today. */
@@ -10,14 +11,25 @@ export interface Card {
   readonly isLocked: boolean;
 }
 
-/** The cards that are published and still to come; work that is no longer planned has gone from them. */
-export function publishedCards({ cards, machines, today }: SeasonPlanDto): Card[] {
-  return cards.flatMap(({ machineId, on, itemIds, isLocked, state }) => {
+/** Cards as they lie on the wall; work that is no longer planned has gone from them. */
+export function cardsOfFields(
+  fields: readonly VisitCardFieldsDto[],
+  { machines, today }: Pick<SeasonPlanDto, 'machines' | 'today'>,
+): Card[] {
+  return fields.flatMap(({ machineId, on, itemIds, isLocked }) => {
     const machine = machines.findIndex(({ id }) => id === machineId);
     const items = placesOf(itemIds, machines[machine]?.items ?? []);
     const day = daysBetween(civilDate(today), civilDate(on));
-    return state === 'planned' && items.length ? [{ machine, day, items, isLocked }] : [];
+    return items.length ? [{ machine, day, items, isLocked }] : [];
   });
+}
+
+/** The cards that are published and still to come. */
+export function publishedCards(plan: SeasonPlanDto): Card[] {
+  return cardsOfFields(
+    plan.cards.filter(({ state }) => state === 'planned'),
+    plan,
+  );
 }
 
 /** The cards of a plan; what is settled stays locked. */
@@ -39,8 +51,16 @@ export function planOfCards(cards: readonly Card[], { machines }: PlannerInstanc
   );
 }
 
+/** Whether a day lies beyond those that are planned to the day: there a visit stands for its week, and nobody is told of it. */
+export function isOutlook(day: number): boolean {
+  return day >= DAILY_WEEKS * 7;
+}
+
 /** Cards as they are published. */
-export function toFields(cards: readonly Card[], { machines, today }: SeasonPlanDto): VisitCardFieldsDto[] {
+export function toFields(
+  cards: readonly Card[],
+  { machines, today }: Pick<SeasonPlanDto, 'machines' | 'today'>,
+): VisitCardFieldsDto[] {
   return cards.flatMap(({ machine, day, items, isLocked }) => {
     const own = machines[machine];
     if (!own) return [];
@@ -56,18 +76,8 @@ export function minutesOf({ machine, items }: Card, { machines }: PlannerInstanc
 
 /** The instance with the cards that somebody locked as settled, and all others as told. */
 export function settledBy(cards: readonly Card[], instance: PlannerInstance): PlannerInstance {
-  return {
-    ...instance,
-    machines: instance.machines.map((machine, at) =>
-      withSettled(
-        machine,
-        cards
-          .filter((card) => card.machine === at && card.isLocked)
-          .map(({ day, items }) => ({ day, items })),
-        instance,
-      ),
-    ),
-  };
+  const locked = cards.filter(({ isLocked }) => isLocked);
+  return settledInstance(instance, planOfCards(locked, instance));
 }
 
 /** Whether two are the same card: a machine has one visit a day. */

@@ -1,4 +1,5 @@
 import type { SeasonPlanDto } from '@yugator/contracts';
+import { isAtRest } from '@yugator/core';
 import type { Card } from './cards.js';
 import { dayOn } from './wallWords.js';
 
@@ -6,10 +7,15 @@ import { dayOn } from './wallWords.js';
 export const ZOOMS = {
   fortnight: { days: 14, perColumn: 1, word: 'a fortnight' },
   quarter: { days: 84, perColumn: 7, word: 'twelve weeks' },
+  half: { days: 182, perColumn: 14, word: 'half a year' },
+  year: { days: 364, perColumn: 28, word: 'a year' },
 } as const;
 export type Zoom = keyof typeof ZOOMS;
 
-/** A column of the wall: a day, or a week. */
+/** Machines that are shown at once; more on demand. */
+export const ROWS = 60;
+
+/** A column of the wall: a day, a week, two or four. */
 export interface ColumnOfDays {
   readonly first: number;
   readonly last: number;
@@ -30,10 +36,10 @@ export function within<T extends { readonly day: number }>(
   return list.filter(({ day }) => day >= first && day <= last);
 }
 
-/** Whether a machine is expected to rest through a column: it runs no hours. */
+/** Whether a machine is expected to rest through a column. */
 export function rests({ instance }: SeasonPlanDto, machine: number, { first, last }: ColumnOfDays): boolean {
-  const hours = instance.machines[machine]?.hoursBy ?? [];
-  return (hours[Math.min(last + 1, hours.length - 1)] ?? 0) - (hours[first] ?? 0) < 0.05;
+  const own = instance.machines[machine];
+  return own !== undefined && isAtRest(own, first, last);
 }
 
 /** How many lines fall due in a column, as is expected. */

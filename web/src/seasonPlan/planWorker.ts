@@ -1,4 +1,4 @@
-import { plannerSolver, planSeason } from '@yugator/core';
+import { plannerSolver, planSeason, usualEffort } from '@yugator/core';
 import type { FoundPlan, PlannerInstance } from '@yugator/core';
 import loadHighs from 'highs';
 import wasmUrl from 'highs/runtime?url';
@@ -7,14 +7,16 @@ import wasmUrl from 'highs/runtime?url';
 export type PlanSaid =
   { readonly kind: 'better' | 'done'; readonly found: FoundPlan } | { readonly kind: 'failed' };
 
-/** Within a hundredth of the best possible, or after so long the best that was found. */
-const EFFORT = { milliseconds: 12_000, gap: 0.01, now: () => performance.now() };
-
 const say = (said: PlanSaid) => postMessage(said);
 
 async function plan(instance: PlannerInstance): Promise<void> {
   const solver = plannerSolver(await loadHighs({ locateFile: () => wasmUrl }));
-  const found = planSeason(instance, solver, EFFORT, (better) => say({ kind: 'better', found: better }));
+  const found = planSeason(
+    instance,
+    solver,
+    usualEffort(instance, () => performance.now()),
+    (better) => say({ kind: 'better', found: better }),
+  );
   say({ kind: 'done', found });
 }
 

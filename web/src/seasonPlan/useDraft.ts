@@ -1,5 +1,7 @@
-import type { SeasonPlanDto } from '@yugator/contracts';
+import type { SeasonPlanDto, VisitCardFieldsDto } from '@yugator/contracts';
+import { isRecord } from '@yugator/core';
 import { useState } from 'react';
+import { cardsOfFields } from './cards.js';
 import type { Card } from './cards.js';
 
 /** Cards that are not published yet. They lie on the plan as it was read then: its work is told by place, and places change. */
@@ -12,11 +14,33 @@ export interface Draft {
   readonly did: string;
 }
 
+/** Visits that are brought along from another page, and what they suppose. */
+export interface Brought {
+  readonly cards: readonly VisitCardFieldsDto[];
+  readonly words: string;
+}
+
+function isBrought(value: unknown): value is Brought {
+  return isRecord(value) && Array.isArray(value['cards']) && typeof value['words'] === 'string';
+}
+
+/** The draft that was brought along (the state of a navigation); null where none was. */
+export function broughtDraft(state: unknown, plan: SeasonPlanDto): Draft | null {
+  const brought = isRecord(state) ? state['brought'] : null;
+  if (!isBrought(brought)) return null;
+  return {
+    plan,
+    cards: cardsOfFields(brought.cards, plan),
+    proposed: null,
+    did: `As supposed: ${brought.words}`,
+  };
+}
+
 const MOST_STEPS = 50;
 
-/** A draft whose steps can be taken back, one by one. */
-export function useDraft() {
-  const [steps, setSteps] = useState<readonly Draft[]>([]);
+/** A draft whose steps can be taken back, one by one; `first`: what is brought along from elsewhere. */
+export function useDraft(first: Draft | null) {
+  const [steps, setSteps] = useState<readonly Draft[]>(first ? [first] : []);
   return {
     draft: steps.at(-1) ?? null,
     change: (draft: Draft) => setSteps((before) => [...before, draft].slice(-MOST_STEPS)),

@@ -1,5 +1,5 @@
 import { planSums, unpublished } from '@yugator/core';
-import type { FoundPlan, PlannerInstance, PlanSums } from '@yugator/core';
+import type { FoundPlan, PlannerInstance, PlanSums, SeasonPlan } from '@yugator/core';
 import { useEffect, useRef, useState } from 'react';
 import { startPlanning } from './startPlanning.js';
 
@@ -12,7 +12,13 @@ export interface Compared {
 export type WhatIf =
   | { readonly state: 'idle' | 'failed' }
   | { readonly state: 'planning'; readonly nth: 1 | 2 }
-  | { readonly state: 'done'; readonly compared: Compared };
+  | {
+      readonly state: 'done';
+      readonly compared: Compared;
+      /** the plan as is supposed, and what it was made from */
+      readonly plan: SeasonPlan;
+      readonly instance: PlannerInstance;
+    };
 
 /** Plans twice in a worker, one after the other; nothing of it is stored. */
 export function useWhatIf() {
@@ -35,6 +41,8 @@ export function useWhatIf() {
         setWhatIf({
           state: 'done',
           compared: { asIs: planSums(before, first.plan), supposed: planSums(after, second.plan) },
+          plan: second.plan,
+          instance: after,
         }),
       );
     });

@@ -1,11 +1,20 @@
 import type { SeasonPlanDto } from '@yugator/contracts';
-import { addDays, civilDate } from '@yugator/core';
+import { addDays, civilDate, edgeOfVisit } from '@yugator/core';
 import type { FoundPlan, PlanChange } from '@yugator/core';
+import { shortDayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
+import { isOutlook } from './cards.js';
+import type { Card } from './cards.js';
 
 /** The civil day that lies so many days from today. */
 export function dayOn({ today }: Pick<SeasonPlanDto, 'today'>, day: number): string {
   return addDays(civilDate(today), day);
+}
+
+/** When a card is: its day, or about when, of one that stands for its week. */
+export function whenWords(plan: Pick<SeasonPlanDto, 'today'>, day: number): string {
+  const on = shortDayWords(dayOn(plan, day));
+  return isOutlook(day) ? `about ${on}` : on;
 }
 
 /** How near a plan is to the best possible. */
@@ -29,4 +38,11 @@ export function changeWords({ kept, changed, added, dropped }: PlanChange): stri
 
 export function visitWords(count: number): string {
   return countWords(count, 'visit');
+}
+
+/** Whether a card lays its machine up or wakes it up; '' of all others. */
+export function edgeWords({ instance }: SeasonPlanDto, card: Card): string {
+  const machine = instance.machines[card.machine];
+  const edge = machine ? edgeOfVisit(machine, card) : null;
+  return edge === null ? '' : edge === 'layUp' ? 'lay-up' : 'wake-up';
 }

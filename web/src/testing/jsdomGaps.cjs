@@ -15,3 +15,5 @@ globalThis.ResizeObserver ??= class {
 // element is hidden by its attribute or by its own style, as MUI hides what is on its way out; the browser tests see the sheets.
 const { style: hidden } = Object.assign(document.createElement('i'), { style: 'display: none' });
 window.getComputedStyle = (element) => (element.hidden ? hidden : element.style);
+// A mouse, a wide screen, and no wishes.
+window.matchMedia ??= (media) => ({ media, matches: false, addEventListener() {}, removeEventListener() {} });

@@ -1,4 +1,4 @@
-import type { PlannedItemDto, SeasonPlanDto } from '@yugator/contracts';
+import type { PersonDto, PlannedItemDto, SeasonPlanDto, WorkshopDaysDto } from '@yugator/contracts';
 import type { PlannerItem, PlannerMachine } from '@yugator/core';
 
 const ITEM: PlannerItem = {
@@ -96,6 +96,32 @@ export function planFixture(over: Partial<SeasonPlanDto> = {}): SeasonPlanDto {
     publishedAt: '2027-05-09T10:00:00Z',
     publishedBy: 'Marit',
     version: 3,
+    ...over,
+  };
+}
+
+/** Somebody who works in the workshop. */
+export function mechanicFixture(nth: number, name: string): PersonDto {
+  return {
+    id: `00000000-0000-7000-8000-00000000010${nth}`,
+    name,
+    role: 'mechanic',
+    active: true,
+    version: 1,
+  };
+}
+
+/** A workshop that is never open. */
+export function workshopDaysFixture(over: Partial<WorkshopDaysDto> = {}): WorkshopDaysDto {
+  return {
+    week: Array.from({ length: 7 }, () => ({ minutes: 0, bays: 0 })),
+    exceptions: [],
+    hands: [],
+    absences: [],
+    needed: [],
+    readyDays: 3,
+    layUpDays: 21,
+    version: 4,
     ...over,
   };
 }

@@ -32,6 +32,7 @@ export interface Wire {
 const SIMPLEST: Readonly<Record<string, unknown>> = {
   '/api/stock-sheds': { sheds: [] },
   '/api/season-plan/troubles': { troubles: [] },
+  '/api/season-plan/proposal': { proposal: null },
 };
 
 /** A server of a few answers by path, or one answer to every read; writes are noted and answered with what `onWrite` gives. */
@@ -79,7 +80,7 @@ export function showTo(
   role: Role,
   content: ReactNode,
   site: Partial<SiteDto> = {},
-  at = '/',
+  at: string | { readonly pathname: string; readonly state: unknown } = '/',
   atShed: string | null = null,
 ) {
   const person = { id: 'p', name: 'Marit', role, active: true, version: 1 };
