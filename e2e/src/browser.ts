@@ -95,10 +95,11 @@ export async function typeInto(page: Page, label: string, text: string, role = '
   await page.keyboard.type(text);
 }
 
-/** Opens a list and chooses from it. */
+/** Opens a list and chooses from it; waits until the list is gone, which would take the next click for itself. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
   await page.locator(`::-p-aria([name="${label}"][role="combobox"])`).click();
   await page.locator(`[role=option] ::-p-text(${option})`).click();
+  await page.waitForFunction(() => !document.querySelector('[role=listbox]'), { polling: POLL_MS });
 }
 
 /** The checkbox whose label says `text`. */
