@@ -1,12 +1,13 @@
-import { IsIn, IsOptional } from 'class-validator';
+import { SEVERITIES } from '@yugator/core';
+import type { Severity } from '@yugator/core';
+import { IsIn, IsInt, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { MachineRefDto } from '../machine/machine.dto.js';
 import { PageQueryDto } from '../check/pageQuery.dto.js';
 import { IsId, IsPhoto, IsText, Part } from '../rules/index.js';
 import { DefectSearchDto, SearchAnswersDto } from './searchAnswers.dto.js';
 
-/** How bad a defect is: to be watched, mended soon, or the machine is not to be used. */
-export const SEVERITIES = ['watch', 'soon', 'stop'] as const;
-export type Severity = (typeof SEVERITIES)[number];
+export { SEVERITIES };
+export type { Severity };
 
 /** Something that is wrong with a machine. */
 export class DefectDto {
@@ -17,11 +18,15 @@ export class DefectDto {
   reportedBy!: string;
   words!: string;
   severity!: Severity;
+  /** of hands that mending it takes; null where nobody said */
+  minutes!: number | null;
   itemName!: string | null;
   /** the job that found it, or the walk-round; null where it was reported */
   foundInJobId!: string | null;
   /** the open job of its machine, which can mend it; null where there is none */
   openJobId!: string | null;
+  /** civil date of its next visit that is published; null of one that has none, or has ended */
+  plannedOn!: string | null;
   /** the job that mended it; null while it is open */
   closedByJobId!: string | null;
   /** how it ended; null while it is open */
@@ -99,6 +104,16 @@ export class ReportDefectDto {
   @IsOptional()
   @IsPhoto()
   jpeg?: string;
+}
+
+/** Says how long mending a defect takes. */
+export class EstimateDefectDto {
+  /** of hands; null forgets what was said */
+  @ValidateIf((fields: EstimateDefectDto) => fields.minutes !== null)
+  @Min(1, { message: 'Give 1 minute or more, or leave it empty.' })
+  @Max(6000, { message: 'Keep the minutes within 6,000.' })
+  @IsInt({ message: 'Give the minutes as a whole number.' })
+  minutes!: number | null;
 }
 
 /** Keeps with a defect why the machine does not start. */

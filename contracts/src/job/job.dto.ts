@@ -22,9 +22,9 @@ export class OpenJobDto {
   @IsId({ message: 'Choose the machine.' })
   machineId!: string;
 
+  /** none where the machine comes only for its open defects */
   @IsIds({
     message: 'Choose items of the machine.',
-    least: { count: 1, message: 'Choose at least one item.' },
     most: { count: 100, message: 'A job takes 100 items at most.' },
     once: 'Each item counts once.',
   })

@@ -1,5 +1,13 @@
 import { ANNUAL_RULES } from '@yugator/core';
-import type { AnnualRule, CardState, Component, DueState, PlannerInstance, Trouble } from '@yugator/core';
+import type {
+  AnnualRule,
+  CardState,
+  Component,
+  DueState,
+  PlannerInstance,
+  Severity,
+  Trouble,
+} from '@yugator/core';
 import { ArrayNotEmpty, IsBoolean, IsIn, IsInt, IsOptional } from 'class-validator';
 import { Type } from 'class-transformer';
 import { MachineRefDto } from '../machine/machine.dto.js';
@@ -23,10 +31,14 @@ export class SeasonPlanQueryDto {
   annual?: AnnualRule;
 }
 
-/** Work that may be planned. */
+/** Work that may be planned: a line of the machine's books, or an open defect that is to be mended. */
 export class PlannedItemDto {
   id!: string;
+  /** of a defect: to mend it, in its words */
   name!: string;
+  /** of a defect; null of a line */
+  severity!: Severity | null;
+  /** of a defect: overdue from the day after it was to be mended, coming until then */
   state!: DueState;
   /** civil date; null where nobody knows */
   expectedOn!: string | null;
@@ -58,6 +70,7 @@ export class VisitCardFieldsDto {
     longest: 36,
     message: 'Name the lines that are done.',
   })
+  /** of planned items: lines and defects */
   itemIds!: string[];
 
   /** stays on its day whatever is planned */

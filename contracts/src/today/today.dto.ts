@@ -74,8 +74,9 @@ export class NextVisitDto {
   /** civil date */
   on!: string;
   minutes!: number;
+  /** of lines of books */
   itemIds!: string[];
-  /** names of the lines */
+  /** names of the lines, and of the defects that are mended */
   lines!: string[];
   /** the job that is open on its machine */
   openJobId!: string | null;

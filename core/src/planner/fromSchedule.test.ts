@@ -28,6 +28,7 @@ function planned(
       setUp: 9,
       shared: [4],
       items: plannable(schedule, over),
+      defects: [],
       annual: 'spring',
       locked: [],
       published: [],

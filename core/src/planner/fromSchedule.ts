@@ -9,6 +9,8 @@ import { meterNamed } from '../schedule/meterStandings.js';
 import type { EveryHours, HoursGrid, MeterName } from '../schedule/trigger.js';
 import { everyCalendarOf } from '../schedule/triggers/everyCalendar.js';
 import { hoursOf } from '../schedule/triggers/everyHours.js';
+import { mendingItem } from './defectWork.js';
+import type { PlannableDefect } from './defectWork.js';
 import type { PlannerItem, PlannerMachine, PublishedVisit, SettledVisit } from './instance.js';
 import { TENTH } from './lateness.js';
 import { edgeWork, layUpOf, seasonOf } from './seasonEdges.js';
@@ -33,6 +35,8 @@ export interface PlannableMachine {
   readonly setUp: number;
   readonly shared: readonly number[];
   readonly items: readonly PlannableItem[];
+  /** open ones */
+  readonly defects: readonly PlannableDefect[];
   /** when the house has its yearly service */
   readonly annual: AnnualRule;
   readonly locked: readonly SettledVisit[];
@@ -162,9 +166,9 @@ function usageOf({ usage }: MachineSchedule, { today, horizon }: PlanSpan) {
   return { hoursBy, spreadOfWeek, spreadOfAll: before > 0 ? Math.sqrt(rest) / before : 0 };
 }
 
-/** A machine as the plan sees it; items of which nothing says when they are due are left out. */
+/** A machine as the plan sees it, lines first, then defects; lines of which nothing says when they are due are left out. */
 export function plannerMachine(of: PlannableMachine, span: PlanSpan): PlannerMachine {
-  const { id, schedule, setUp, shared, items, annual, locked, published } = of;
+  const { id, schedule, setUp, shared, items, defects, annual, locked, published } = of;
   const edges = {
     season: seasonOf(schedule, span, span.margins),
     layUp: layUpOf(schedule, span, span.margins),
@@ -173,7 +177,10 @@ export function plannerMachine(of: PlannableMachine, span: PlanSpan): PlannerMac
     id,
     setUp,
     access: shared,
-    items: items.flatMap((item) => plannerItem(item, schedule, span, edges, annual) ?? []),
+    items: [
+      ...items.flatMap((item) => plannerItem(item, schedule, span, edges, annual) ?? []),
+      ...defects.flatMap((defect) => mendingItem(defect, span.today) ?? []),
+    ],
     ...usageOf(schedule, span),
     awayCost: Array.from({ length: span.horizon }, () => 0),
     blocked: [],

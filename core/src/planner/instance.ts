@@ -37,7 +37,7 @@ export interface PlannerItem {
   readonly leastShare: number;
   /** its parts are not here before */
   readonly notBefore: number;
-  /** of work that is done once: from when on, and by when; null of all else */
+  /** of work that is done once: from when on, and by when (before 0 where that is past); null of all else */
   readonly once: { readonly from: number; readonly due: number } | null;
   /** to be done in the weeks before the season, and before the lay-up */
   readonly wakesUp: boolean;

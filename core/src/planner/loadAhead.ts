@@ -66,7 +66,7 @@ function hoursOn({ machine, factor }: Running, day: number): number {
 
 /** The day on which an item is due after its last time; null where that is beyond what is looked at. */
 function dueDay(running: Running, item: PlannerItem, last: LastTime): number | null {
-  if (item.once) return last.isDone || item.once.due >= running.horizon ? null : item.once.due;
+  if (item.once) return last.isDone || item.once.due >= running.horizon ? null : Math.max(0, item.once.due);
   const byDays = item.days === null ? Infinity : last.day + item.days;
   let due = Math.max(0, Math.min(byDays, running.horizon));
   if (item.hours !== null) {

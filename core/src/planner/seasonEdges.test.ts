@@ -38,7 +38,7 @@ function plannedOn(
     notBefore: 0,
   }));
   return plannerMachine(
-    { id: 'm', schedule, setUp: 9, shared: [], items, annual, locked: [], published: [] },
+    { id: 'm', schedule, setUp: 9, shared: [], items, defects: [], annual, locked: [], published: [] },
     { today: civilDate(today), horizon: 84, grid: 'sinceDone', margins: USUAL_MARGINS },
   );
 }
@@ -125,6 +125,7 @@ it('a machine that works on through the year is neither', () => {
       setUp: 9,
       shared: [],
       items: [],
+      defects: [],
       annual: 'spring' as const,
       locked: [],
       published: [],

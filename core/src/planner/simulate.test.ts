@@ -93,6 +93,7 @@ describe('the planner and the schedule', () => {
             worth: 0,
             notBefore: 0,
           })),
+          defects: [],
           annual: 'autumn',
           locked: [],
           published: [],

@@ -63,6 +63,15 @@ const WHOLE_VISIT = [
   step('signOff', 'signOff', 'Sign off: hours, minutes, what was used, what was found.', 2, { needs: [] }),
 ] as const;
 
+/** What a visit without items is for. What is wrong may be anywhere: the machine is made safe, and the cautions are those of all work on it. */
+const MENDING = step(
+  'mend',
+  'whileItDrains',
+  'Mend what is wrong with it, as its manual says. What you are not sure of is for a technician.',
+  0,
+  { cautions: ['raisedDeck', 'blades', 'hotEngine'] },
+);
+
 interface Asked {
   readonly key: string;
   readonly procedure: Procedure;
@@ -241,7 +250,8 @@ function accessSteps(steps: readonly SheetStep[], { spec, fuel }: MachineSetUp):
 }
 
 /**
- * All steps of a job, in the order of the phases and, within a phase, of its items; what several items share stands there once.
+ * All steps of a job, in the order of the phases and, within a phase, of its items; what several items share stands there once. A job
+ * without items mends what is wrong with its machine.
  */
 export function sheetSteps(setUp: MachineSetUp): SheetStep[] {
   const byKey = new Map<string, SheetStep>();
@@ -253,18 +263,17 @@ export function sheetSteps(setUp: MachineSetUp): SheetStep[] {
   }
   const work = [...byKey.values()];
   const all = setUp.items.map(({ id }) => id);
-  const visit = WHOLE_VISIT.map((own) => ({
+  const visit = [...WHOLE_VISIT, ...(all.length ? [] : [MENDING])].map((own) => ({
     ...own,
     key: `visit.${own.id}`,
     kind: 'visit' as const,
     itemIds: all,
     components: [],
-    needs: [],
     access: null,
     continues: null,
     follows: [],
   }));
-  const opens = accessSteps(work, setUp);
+  const opens = accessSteps([...visit, ...work], setUp);
   const closes = opens.filter(({ access }) => access?.side === 'close').reverse();
   const rest = [...visit, ...opens.filter(({ access }) => access?.side === 'open'), ...work, ...closes];
   return rest

@@ -83,6 +83,22 @@ describe('a sheet', () => {
     expect(start('oilFilter.filterOff')).toBeLessThan(start('engineOil.drain') + 4 + 8);
   });
 
+  it('of no items mends what is wrong: the machine is made safe first, with what can maim told before', () => {
+    const sheet = composeSheet(setUp([]));
+    const order = [
+      'visit.walkRound',
+      'access.safe.open',
+      'visit.mend',
+      'access.safe.close',
+      'visit.tidy',
+      'visit.signOff',
+    ];
+    expect(keysOf(sheet)).toEqual(order);
+    expect(sheet.steps[2]?.cautions).toEqual(['raisedDeck', 'blades', 'hotEngine']);
+    expect(sheet.steps.every(({ itemIds }) => itemIds.length === 0)).toBe(true);
+    expect(keysOf(composeSheet(setUp([oil])))).not.toContain('visit.mend');
+  });
+
   it('of cold plugs alone runs nothing, and only makes sure that the engine is cool', () => {
     const sheet = composeSheet(setUp([plugs]));
     expect(keysOf(sheet)).not.toContain('access.warm.open');

@@ -3,7 +3,7 @@ import type { BoughtArticleDto, BoughtFromDto, BuyingFactsDto } from '@yugator/c
 import { addDays, civilDate } from '@yugator/core';
 import type { CivilDate } from '@yugator/core';
 import { grouped } from '../database/grouped.js';
-import { itemsOf, storedCards } from '../job/storedCards.js';
+import { linesOf, storedCards } from '../job/storedCards.js';
 import { OfferRow, Supplier } from '../models/buying.model.js';
 import { Article, FitRow, ItemArticleRow } from '../models/shelf.model.js';
 import { mapGently } from '../queue/breather.js';
@@ -48,7 +48,7 @@ async function plannedDays(
   const days = new Map<string, Map<string, CivilDate[]>>();
   for (const { card } of cards) {
     const own = days.get(card.machineId) ?? new Map<string, CivilDate[]>();
-    for (const itemId of itemsOf(card)) own.set(itemId, [...(own.get(itemId) ?? []), civilDate(card.onDay)]);
+    for (const itemId of linesOf(card)) own.set(itemId, [...(own.get(itemId) ?? []), civilDate(card.onDay)]);
     days.set(card.machineId, own);
   }
   return days;

@@ -34,6 +34,7 @@ import { seasonPlan } from './migrations/0032-season-plan.js';
 import { planMargins } from './migrations/0033-plan-margins.js';
 import { workshopHands } from './migrations/0034-workshop-hands.js';
 import { planProposals } from './migrations/0035-plan-proposals.js';
+import { defectsInPlan } from './migrations/0036-defects-in-plan.js';
 import { rounds } from './migrations/0019-rounds.js';
 import { defectSearches } from './migrations/0017-defect-searches.js';
 
@@ -56,6 +57,7 @@ const MIGRATIONS: readonly Migration[] = [
     planMargins,
     workshopHands,
     planProposals,
+    defectsInPlan,
   ],
 ];
 

@@ -34,7 +34,7 @@ export class DefectList {
 
   /** A page of what matches: open ones worst first, then those that ended, latest found first. */
   async find(query: DefectQueryDto, caller: Person): Promise<DefectPageDto> {
-    const { site } = await this.calendar.read();
+    const siteNow = await this.calendar.read();
     const { rows, count } = await Defect.findAndCountAll({
       where: whereOf(query, caller),
       include: [{ model: Machine, required: true }, Item],
@@ -47,14 +47,14 @@ export class DefectList {
       limit: PAGE_SIZE,
       offset: ((query.page ?? 1) - 1) * PAGE_SIZE,
     });
-    return { total: count, defects: await toDefectDtos(rows, site.timeZone) };
+    return { total: count, defects: await toDefectDtos(rows, siteNow) };
   }
 
   /** What a person reported of late, latest first, mended or not. */
   async reportedBy(person: Person): Promise<DefectDto[]> {
-    const { site, today } = await this.calendar.read();
+    const siteNow = await this.calendar.read();
     const rows = await Defect.findAll({
-      where: { reportedById: person.id, foundOn: { [Op.gte]: addDays(today, -OF_LATE) } },
+      where: { reportedById: person.id, foundOn: { [Op.gte]: addDays(siteNow.today, -OF_LATE) } },
       include: [{ model: Machine, required: true }, Item],
       order: [
         ['foundOn', 'DESC'],
@@ -62,7 +62,7 @@ export class DefectList {
       ],
       limit: MOST_OF_LATE,
     });
-    return toDefectDtos(rows, site.timeZone);
+    return toDefectDtos(rows, siteNow);
   }
 }
 

@@ -1,10 +1,11 @@
-import { Body, Controller, Get, Header, Param, Post, Query, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, Header, Param, Post, Put, Query, StreamableFile } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   AddDefectPhotoDto,
   DefectDto,
   DefectPageDto,
   DefectQueryDto,
+  EstimateDefectDto,
   ReportDefectDto,
   SearchDefectDto,
   VoidDto,
@@ -55,6 +56,14 @@ export class DefectsController {
     @Param('photoId', IdOf('photo')) photoId: string,
   ): Promise<StreamableFile> {
     return new StreamableFile(await this.defects.photo(id, photoId));
+  }
+
+  @ApiOperation({ summary: 'Say how long mending a defect takes' })
+  @ApiOkResponse({ type: DefectDto })
+  @Allow('crewLead', 'mechanic')
+  @Put('defects/:id/estimate')
+  estimate(@Param('id', IdOf('defect')) id: string, @Body() body: EstimateDefectDto): Promise<DefectDto> {
+    return this.defects.estimate(id, body);
   }
 
   @ApiOperation({ summary: 'Take a defect back that was none' })

@@ -3,6 +3,7 @@ import type {
   AddDefectPhotoDto,
   DefectDto,
   DefectSearchDto,
+  EstimateDefectDto,
   ReportDefectDto,
   SearchDefectDto,
   VoidDto,
@@ -54,8 +55,7 @@ export class Defects {
       include: [Machine, Item],
       order: ['foundOn', 'id'],
     });
-    const { site } = await this.calendar.read();
-    return toDefectDtos(rows, site.timeZone);
+    return toDefectDtos(rows, await this.calendar.read());
   }
 
   /** Photos as they were sent, each as a clean JPEG in its place; undefined where none was. */
@@ -147,6 +147,19 @@ export class Defects {
     });
   }
 
+  /** Says how long mending an open defect takes: the plan reckons with it. */
+  async estimate(id: string, { minutes }: EstimateDefectDto): Promise<DefectDto> {
+    return this.work.run(async () => {
+      const defect = await Defect.findByPk(id, { lock: true });
+      if (!defect) throw notFound('defect');
+      if (defect.closedByJobId || defect.voidedAt)
+        throw new Problem(409, 'Ended before', 'This defect was mended or taken back meanwhile.');
+      await defect.update({ minutes });
+      this.work.changed('jobs');
+      return this.one(id);
+    });
+  }
+
   /** Takes a defect back that was none, with a reason; it stays in the list. */
   async takeBack(id: string, { reason }: VoidDto, caller: Person): Promise<DefectDto> {
     const { now } = await this.calendar.read();
@@ -175,9 +188,8 @@ export class Defects {
   }
 
   private async one(id: string): Promise<DefectDto> {
-    const { site } = await this.calendar.read();
     const rows = await Defect.findAll({ where: { id }, include: [Machine, Item] });
-    const [defect] = await toDefectDtos(rows, site.timeZone);
+    const [defect] = await toDefectDtos(rows, await this.calendar.read());
     if (!defect) throw notFound('defect');
     return defect;
   }

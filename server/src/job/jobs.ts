@@ -61,7 +61,7 @@ export class Jobs {
     private readonly audit: AuditTrail,
   ) {}
 
-  /** Opens a job with the chosen items. A machine has one open job at a time. */
+  /** Opens a job with the chosen items, or with none for the machine's open defects. A machine has one open job at a time. */
   async open({ machineId, itemIds }: OpenJobDto, caller: Person): Promise<JobDto> {
     const { now } = await this.calendar.read();
     return this.work.run(async () => {
@@ -98,6 +98,10 @@ export class Jobs {
             ],
       );
       if (faults.length) throw fieldProblem(...faults);
+      if (itemIds.length === 0 && (await this.defects.open(machineId)).length === 0) {
+        const detail = 'The machine has no open defect. Choose at least one item.';
+        throw fieldProblem(fault('/itemIds', 'nothing', detail));
+      }
       const id = uuid();
       await Job.create({
         id,
@@ -310,10 +314,11 @@ export class Jobs {
       const detail = 'Choose who did it: a mechanic or the crew lead, still with the crew.';
       faults.push(fault('/doneById', 'unknown', detail));
     }
-    if ((await JobItem.count({ where: { jobId: job.id, outcome: { [Op.ne]: null } } })) === 0) {
-      faults.push(
-        fault('', 'nothingDone', 'Nothing is done yet. Say what became of an item, or put the job away.'),
-      );
+    const isMended = (fields.mendedDefectIds ?? []).length > 0;
+    const said = { jobId: job.id, outcome: { [Op.ne]: null } };
+    if (!isMended && (await JobItem.count({ where: said })) === 0) {
+      const detail = 'Nothing is done yet. Say what became of an item or a defect, or put the job away.';
+      faults.push(fault('', 'nothingDone', detail));
     }
     if (faults.length) throw fieldProblem(...faults);
   }

@@ -2,8 +2,9 @@ import { addDays, cardState, civilDate } from '@yugator/core';
 import type { CardState, CivilDate } from '@yugator/core';
 import { Op } from 'sequelize';
 import { grouped } from '../database/grouped.js';
+import { Defect } from '../models/defect.model.js';
 import { Job, JobItem } from '../models/job.model.js';
-import { VisitCard, VisitCardItem } from '../models/plan.model.js';
+import { VisitCard, VisitCardDefect, VisitCardItem } from '../models/plan.model.js';
 
 /** A card that the crew was told of, and what became of it. */
 export interface StoredCard {
@@ -16,9 +17,30 @@ const TOLD_BACK = 14;
 /** Visits of so many days before the first card may have done its work. */
 const LOOKED_BACK = 14;
 
-/** What a card is for, by ids. */
-export function itemsOf({ items = [] }: VisitCard): string[] {
+/** Lines of books that a card is for, by ids. */
+export function linesOf({ items = [] }: VisitCard): string[] {
   return items.map(({ itemId }) => itemId);
+}
+
+/** Defects that a card is for, by ids. */
+export function defectsOf({ defects = [] }: VisitCard): string[] {
+  return defects.map(({ defectId }) => defectId);
+}
+
+/** All that a card is for, by ids: lines, then defects. */
+export function workOf(card: VisitCard): string[] {
+  return [...linesOf(card), ...defectsOf(card)];
+}
+
+/** What each job mended, by ids. */
+async function mendedBy(jobIds: readonly string[]): Promise<ReadonlyMap<string, readonly string[]>> {
+  const mended = await Defect.findAll({
+    where: { closedByJobId: [...jobIds], voidedAt: null },
+    attributes: ['id', 'closedByJobId'],
+    raw: true,
+  });
+  const byJob = grouped(mended, ({ closedByJobId }) => closedByJobId ?? '');
+  return new Map([...byJob].map(([jobId, own]) => [jobId, own.map(({ id }) => id)]));
 }
 
 /** The cards of these days, from a fortnight ago on where none are named, in the order of their days, with what became of them. */
@@ -29,21 +51,29 @@ export async function storedCards(
   const from = days?.from ?? addDays(today, -TOLD_BACK);
   const cards = await VisitCard.findAll({
     where: { onDay: days ? { [Op.between]: [from, days.until] } : { [Op.gte]: from } },
-    include: [VisitCardItem],
+    include: [VisitCardItem, VisitCardDefect],
     order: ['onDay', 'machineId'],
   });
   const machineIds = [...new Set(cards.map(({ machineId }) => machineId))];
   const jobs = await Job.findAll({
     where: { machineId: machineIds, state: 'signedOff', doneOn: { [Op.gte]: addDays(from, -LOOKED_BACK) } },
     attributes: ['id', 'machineId', 'doneOn'],
-    include: [{ model: JobItem, where: { outcome: 'done' }, required: true, attributes: ['itemId'] }],
+    include: [{ model: JobItem, where: { outcome: 'done' }, required: false, attributes: ['itemId'] }],
   });
+  const mended = await mendedBy(jobs.map(({ id }) => id));
   const jobsOf = grouped(jobs, ({ machineId }) => machineId);
   return cards.map((card) => {
-    const visits = (jobsOf.get(card.machineId) ?? []).flatMap(({ doneOn, items = [] }) =>
-      doneOn ? [{ on: civilDate(doneOn), itemIds: items.map(({ itemId }) => itemId) }] : [],
+    const visits = (jobsOf.get(card.machineId) ?? []).flatMap(({ id, doneOn, items = [] }) =>
+      doneOn
+        ? [
+            {
+              on: civilDate(doneOn),
+              itemIds: [...items.map(({ itemId }) => itemId), ...(mended.get(id) ?? [])],
+            },
+          ]
+        : [],
     );
-    const state = cardState({ on: civilDate(card.onDay), itemIds: itemsOf(card) }, visits, today);
+    const state = cardState({ on: civilDate(card.onDay), itemIds: workOf(card) }, visits, today);
     return { card, state };
   });
 }

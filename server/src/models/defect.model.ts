@@ -10,6 +10,7 @@ import {
   OptionalMoment,
   OptionalRef,
   OptionalText,
+  OptionalWhole,
   Ref,
   Text,
 } from '../database/columns.js';
@@ -28,6 +29,8 @@ export class Defect extends Model<InferAttributes<Defect>, InferCreationAttribut
   @Text declare severity: Severity;
   /** searches why it does not start, earliest first; null where nobody searched */
   @OptionalJson declare searches: unknown;
+  /** of hands that mending it takes; null where nobody said */
+  @OptionalWhole declare minutes: CreationOptional<number | null>;
   @OptionalRef declare closedByJobId: string | null;
   @OptionalMoment declare voidedAt: Date | null;
   /** who took it back, where that was said of it alone */

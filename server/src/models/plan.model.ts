@@ -73,6 +73,7 @@ export class VisitCard extends Model<InferAttributes<VisitCard>, InferCreationAt
   @Flag declare isLocked: boolean;
   @Whole declare minutes: number;
   @HasMany(() => VisitCardItem) declare items?: NonAttribute<VisitCardItem[]>;
+  @HasMany(() => VisitCardDefect) declare defects?: NonAttribute<VisitCardDefect[]>;
 }
 
 @Table({ tableName: 'visit_card_items' })
@@ -82,6 +83,15 @@ export class VisitCardItem extends Model<
 > {
   @ForeignKey(() => VisitCard) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare cardId: string;
   @Column({ type: DataType.CHAR(36), primaryKey: true }) declare itemId: string;
+}
+
+@Table({ tableName: 'visit_card_defects' })
+export class VisitCardDefect extends Model<
+  InferAttributes<VisitCardDefect>,
+  InferCreationAttributes<VisitCardDefect>
+> {
+  @ForeignKey(() => VisitCard) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare cardId: string;
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare defectId: string;
 }
 
 /** What the server proposed for a week, by itself. */

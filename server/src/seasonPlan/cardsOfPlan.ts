@@ -60,5 +60,11 @@ function cardFaults(
   const known = new Set(machine.told.items.map(({ id }) => id));
   return itemIds.every((id) => known.has(id))
     ? []
-    : [fault(`${pointer}/itemIds`, 'unknown', `${machine.told.tag} no longer has one of these lines.`)];
+    : [
+        fault(
+          `${pointer}/itemIds`,
+          'unknown',
+          `${machine.told.tag} no longer has one of these lines or defects.`,
+        ),
+      ];
 }

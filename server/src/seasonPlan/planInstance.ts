@@ -1,4 +1,4 @@
-import type { PlannedMachineDto } from '@yugator/contracts';
+import type { PlannedItemDto, PlannedMachineDto } from '@yugator/contracts';
 import {
   blockedDays,
   civilDate,
@@ -6,6 +6,7 @@ import {
   daysBetween,
   daysUntilHere,
   DROP_COST,
+  mendBy,
   minutesWorth,
   placesOf,
   plannerMachine,
@@ -21,6 +22,7 @@ import type {
   Fit,
   ItemArticle,
   NeededDays,
+  PlannableDefect,
   PlannableItem,
   PlannableMachine,
   PlannerItem,
@@ -34,7 +36,9 @@ import type {
 import { rulesOn } from '../machine/rulesOn.js';
 import { storedCardOrEmpty } from '../machine/storedCard.js';
 import { isCovered } from '../machine/warrantyOf.js';
+import { mendingName } from '../defect/mendingName.js';
 import { setUpOf } from '../job/setUpOf.js';
+import { workOf } from '../job/storedCards.js';
 import type { VisitCard } from '../models/plan.model.js';
 import type { ScheduledMachine } from '../schedule/fleetSchedule.js';
 import type { SiteNow } from '../site/siteCalendar.js';
@@ -47,6 +51,17 @@ export interface TakesOfMachine {
   readonly articles: ReadonlyMap<string, { readonly name: string; readonly priceMinor: number }>;
   readonly onHand: ReadonlyMap<string, number>;
   readonly arrivals: ReadonlyMap<string, readonly Arrival[]>;
+}
+
+/** An open defect, and its words. */
+export interface OpenDefect extends PlannableDefect {
+  readonly words: string;
+}
+
+/** What the crew was told of a machine and is still to come, and what is wrong with it. */
+export interface ToldOfMachine {
+  readonly cards: readonly VisitCard[];
+  readonly defects: readonly OpenDefect[];
 }
 
 /** What is planned, and when the workshop is open. */
@@ -143,16 +158,46 @@ function plannable(
 
 /** A card that is still to come as a visit of the plan; null where none of its work is planned any more. */
 function visitOf(card: VisitCard, items: readonly PlannerItem[], today: CivilDate): SettledVisit | null {
-  const ids = (card.items ?? []).map(({ itemId }) => itemId);
-  const places = placesOf(ids, items);
+  const places = placesOf(workOf(card), items);
   return places.length ? { day: daysBetween(today, civilDate(card.onDay)), items: places } : null;
+}
+
+/** Work of a machine by names, in the order of the plan. */
+function toldItems(
+  { items }: PlannerMachine,
+  { schedule }: ScheduledMachine,
+  parts: ReadonlyMap<string, Parts>,
+  defects: readonly OpenDefect[],
+  today: CivilDate,
+): PlannedItemDto[] {
+  const answers = new Map(schedule.answers.map((answer) => [answer.item.id, answer]));
+  const defectsById = new Map(defects.map((defect) => [defect.id, defect]));
+  return items.map(({ id }): PlannedItemDto => {
+    const defect = defectsById.get(id);
+    if (defect) {
+      const { words, severity } = defect;
+      const expectedOn = mendBy(defect);
+      const state = expectedOn !== null && expectedOn < today ? 'overdue' : 'coming';
+      return { id, name: mendingName(words), severity, state, expectedOn, components: [], waitsFor: [] };
+    }
+    const answer = answers.get(id);
+    return {
+      id,
+      name: answer?.item.name ?? '',
+      severity: null,
+      state: answer?.state ?? 'fine',
+      expectedOn: answer?.expectedOn ?? null,
+      components: [...(answer?.item.components ?? [])],
+      waitsFor: [...(parts.get(id)?.waitsFor ?? [])],
+    };
+  });
 }
 
 /** A machine as the plan sees it, with the cards that the crew was told of and that are still to come. */
 export function plannedMachine(
   scheduled: ScheduledMachine,
   takes: TakesOfMachine,
-  cards: readonly VisitCard[],
+  { cards, defects }: ToldOfMachine,
   siteNow: SiteNow,
   { span, days, needed, annual }: PlanTime,
 ): PlannedMachine {
@@ -163,6 +208,7 @@ export function plannedMachine(
       id: machine.id,
       schedule,
       ...plannable(scheduled, parts, siteNow),
+      defects,
       annual: annual ?? rulesOn(machine, siteNow.site).annual,
       locked: [],
       published: [],
@@ -178,24 +224,13 @@ export function plannedMachine(
     .filter(({ isLocked }) => !isLocked)
     .map(({ day, items }): PublishedVisit => ({ day, items, dropCost: DROP_COST }));
   const blocked = blockedDays(needed, machine.id, span.today, span.horizon);
-  const answers = new Map(schedule.answers.map((answer) => [answer.item.id, answer]));
   return {
     planner: withSettled({ ...planner, blocked, published }, locked, { days }),
     told: {
       id: machine.id,
       tag: machine.tag,
       name: machine.name,
-      items: planner.items.map(({ id }) => {
-        const answer = answers.get(id);
-        return {
-          id,
-          name: answer?.item.name ?? '',
-          state: answer?.state ?? 'fine',
-          expectedOn: answer?.expectedOn ?? null,
-          components: [...(answer?.item.components ?? [])],
-          waitsFor: [...(parts.get(id)?.waitsFor ?? [])],
-        };
-      }),
+      items: toldItems(planner, scheduled, parts, defects, span.today),
     },
   };
 }

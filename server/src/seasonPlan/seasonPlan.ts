@@ -30,7 +30,7 @@ import { inChunks } from '../database/inChunks.js';
 import { storedList } from '../database/storedJson.js';
 import { UnitOfWork } from '../database/unitOfWork.js';
 import type { Person } from '../models/person.model.js';
-import { VisitCard, VisitCardItem } from '../models/plan.model.js';
+import { VisitCard, VisitCardDefect, VisitCardItem } from '../models/plan.model.js';
 import { Article, FitRow, ItemArticleRow } from '../models/shelf.model.js';
 import type { Site } from '../models/site.model.js';
 import { namesById } from '../people/namesById.js';
@@ -46,8 +46,9 @@ import { cardsFaults, planOf } from './cardsOfPlan.js';
 import { KnownTroubles } from './knownTroubles.js';
 import { plannedMachine } from './planInstance.js';
 import type { PlannedMachine } from './planInstance.js';
-import { itemsOf, storedCards } from '../job/storedCards.js';
+import { storedCards, workOf } from '../job/storedCards.js';
 import type { StoredCard } from '../job/storedCards.js';
+import { openDefects } from './openDefects.js';
 import { planSite, WorkshopDays, workshopTimes } from './workshopDays.js';
 
 const WEEKS = DAILY_WEEKS;
@@ -87,7 +88,7 @@ export class SeasonPlans {
         on: card.onDay,
         isLocked: card.isLocked,
         minutes: card.minutes,
-        itemIds: itemsOf(card),
+        itemIds: workOf(card),
         state,
       })),
       labourRateMinor: site.labourRateMinor,
@@ -101,7 +102,7 @@ export class SeasonPlans {
   async troubles(): Promise<PlanTroublesDto> {
     const [site, { today, instance, machines, cards }] = await Promise.all([planSite(), this.facts(WEEKS)]);
     const toCome = cards.flatMap(({ card, state }) =>
-      state === 'planned' ? [{ machineId: card.machineId, on: card.onDay, itemIds: itemsOf(card) }] : [],
+      state === 'planned' ? [{ machineId: card.machineId, on: card.onDay, itemIds: workOf(card) }] : [],
     );
     if (toCome.length === 0) return { troubles: [] };
     const troubles = planTroubles(instance, planOf(toCome, machines, today), TOLD_DAYS);
@@ -149,6 +150,9 @@ export class SeasonPlans {
     if (faults.length) throw fieldProblem(...faults);
     const troubles = planTroubles(instance, planOf(cards, machines, today), TOLD_DAYS);
     const planKnown = knownTroubles(machines, today).keys(troubles);
+    const defects = new Set(
+      machines.flatMap(({ told }) => told.items.flatMap(({ id, severity }) => (severity ? [id] : []))),
+    );
     await this.work.run(async () => {
       const site = await planSite(true);
       await this.checkVersion(site, version);
@@ -165,9 +169,17 @@ export class SeasonPlans {
           })),
         ),
       );
+      const work = rows.flatMap(({ id, card }) =>
+        card.itemIds.map((itemId) => ({ cardId: id, itemId, isDefect: defects.has(itemId) })),
+      );
       await inChunks(
-        rows.flatMap(({ id, card }) => card.itemIds.map((itemId) => ({ cardId: id, itemId }))),
-        (chunk) => VisitCardItem.bulkCreate(chunk),
+        work.filter(({ isDefect }) => !isDefect),
+        (chunk) => VisitCardItem.bulkCreate(chunk.map(({ cardId, itemId }) => ({ cardId, itemId }))),
+      );
+      await inChunks(
+        work.filter(({ isDefect }) => isDefect),
+        (chunk) =>
+          VisitCardDefect.bulkCreate(chunk.map(({ cardId, itemId }) => ({ cardId, defectId: itemId }))),
       );
       await site.update({
         planVersion: version + 1,
@@ -189,10 +201,11 @@ export class SeasonPlans {
     const siteNow = await this.calendar.read();
     const { today, site } = siteNow;
     const horizon = weeks * 7;
-    const [scheduled, days, cards, fits, lines, articles, loose, kits, orders] = await Promise.all([
+    const [scheduled, days, cards, defects, fits, lines, articles, loose, kits, orders] = await Promise.all([
       this.schedule.read(),
       this.days.read(),
       storedCards(today),
+      openDefects(),
       FitRow.findAll(),
       ItemArticleRow.findAll(),
       Article.findAll({ attributes: ['id', 'name', 'priceMinor'], raw: true }),
@@ -209,6 +222,7 @@ export class SeasonPlans {
     const linesOf = grouped(lines, ({ itemId }) => itemId);
     const toCome = cards.flatMap(({ card, state }) => (state === 'planned' ? [card] : []));
     const cardsOf = grouped(toCome, ({ machineId }) => machineId);
+    const defectsOf = grouped(defects, ({ machineId }) => machineId);
     const { readyDays, layUpDays } = days;
     const span = { today, horizon, grid: site.hoursGrid, margins: { readyDays, layUpDays } };
     const needed = days.needed.map(({ machineId = null, from, until }) => ({
@@ -222,7 +236,8 @@ export class SeasonPlans {
       const ofLines = each.facts.items.flatMap((item) => linesOf.get(item.id) ?? []);
       const takes = { fits: fitsOf.get(id) ?? [], ofLines, articles: articlesById, onHand, arrivals };
       const time = { span, days: open, needed, annual };
-      return plannedMachine(each, takes, cardsOf.get(id) ?? [], siteNow, time);
+      const told = { cards: cardsOf.get(id) ?? [], defects: defectsOf.get(id) ?? [] };
+      return plannedMachine(each, takes, told, siteNow, time);
     });
     const instance: PlannerInstance = {
       horizon,

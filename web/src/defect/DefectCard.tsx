@@ -11,6 +11,7 @@ import { PhotoButton } from '../photo/PhotoButton.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { dayWords } from '../words/dates.js';
 import styles from './defect.module.css';
+import { EstimateDialog } from './EstimateDialog.js';
 
 /** How a defect ended, by whom, and in which job. */
 function End({ defect }: { defect: DefectDto }) {
@@ -62,6 +63,7 @@ function Acts({ defect }: { defect: DefectDto }) {
           {openJobId ? 'Go on with job' : 'Open job'}
         </Button>
       ) : null}
+      {mayWork ? <EstimateDialog defect={defect} /> : null}
       {mayReport ? (
         <PhotoButton
           word={photos.length ? 'Another photo' : 'Add a photo'}
@@ -87,7 +89,7 @@ function Acts({ defect }: { defect: DefectDto }) {
 /** A defect with its story. */
 export function DefectCard({ defect }: { defect: DefectDto }) {
   const { today } = useSession();
-  const { machine, words, severity, foundOn, reportedBy, itemName, ended } = defect;
+  const { machine, words, severity, foundOn, reportedBy, itemName, ended, plannedOn } = defect;
   return (
     <li className={styles.card} data-severity={ended ? 'ended' : severity}>
       <Plate tag={machine.tag} to={machine.id} />
@@ -99,6 +101,9 @@ export function DefectCard({ defect }: { defect: DefectDto }) {
         <p className={styles.by}>
           {ended ? null : <b className={styles.severity}>{SEVERITY_WORDS[severity]}</b>} {machine.name};{' '}
           {reportedBy}, {dayWords(foundOn, today)}
+          {plannedOn ? (
+            <b className={styles.severity}>, in the workshop {dayWords(plannedOn, today)}</b>
+          ) : null}
         </p>
         <End defect={defect} />
         <div className={styles.photos}>

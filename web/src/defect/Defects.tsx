@@ -16,13 +16,14 @@ const ReportForm = lazy(async () => ({ default: (await import('./ReportForm.js')
 /** A defect, and what was found while it was searched why the machine does not start. */
 function OpenDefect({ defect, mayReport }: { defect: DefectDto; mayReport: boolean }) {
   const { today, site } = useSession();
-  const { id, machine, words, severity, foundOn, reportedBy, searches, photos } = defect;
+  const { id, machine, words, severity, foundOn, reportedBy, searches, photos, plannedOn } = defect;
   return (
     <div>
       <p>
         <b>{words}</b>: {SEVERITY_WORDS[severity]}{' '}
         <span className="soft">
-          ({reportedBy}, {dayWords(foundOn, today)})
+          ({reportedBy}, {dayWords(foundOn, today)}
+          {plannedOn ? `; in the workshop ${dayWords(plannedOn, today)}` : ''})
         </span>
         {mayReport ? (
           <>

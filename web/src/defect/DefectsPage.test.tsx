@@ -110,4 +110,19 @@ describe('the defects of the fleet', () => {
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({ path: '/api/defects/d/void', body: { reason: 'Known twice' } });
   });
+
+  it('are told how long mending them takes, by who does it', async () => {
+    const { sent } = server();
+    await show('mechanic');
+    await screen.findByText('Spindle rumbles');
+    await press('How long it takes: M-07, Spindle rumbles');
+    expect(screen.getByText('Left empty, the plan takes 30 min.')).toBeVisible();
+    await type('Minutes of one mechanic', '0');
+    await press('Keep it');
+    expect(await screen.findByText('Give 1 minute or more, or leave it empty.')).toBeVisible();
+    await type('Minutes of one mechanic', '45');
+    await press('Keep it');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({ method: 'PUT', path: '/api/defects/d/estimate', body: { minutes: 45 } });
+  });
 });

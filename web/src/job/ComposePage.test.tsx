@@ -7,6 +7,7 @@ import { MemoryRouter, Route, Routes } from 'react-router';
 import { NoticeProvider } from '../page/Notice.js';
 import { SessionContext } from '../session/useSession.js';
 import { SITE } from '../testing/fixtures.js';
+import { defect } from '../testing/records.js';
 import { ComposePage } from './ComposePage.js';
 
 const ITEMS = [
@@ -136,6 +137,21 @@ describe('a visit that is composed', () => {
     await act(() => fireEvent.click(screen.getByRole('button', { name: 'Open the job' })));
     await waitFor(() => expect(screen.getByText('The sheet of the new job')).toBeDefined());
     expect(posted).toEqual([{ machineId: 'm', itemIds: ['hoses', 'tyres'] }]);
+  });
+
+  it('may be for the open defects alone', async () => {
+    answer = visit({ lines: [], proposals: [], defects: [defect({ words: 'Deck belt is frayed' })] });
+    await show();
+    expect(screen.getByText('Deck belt is frayed (mend it soon)')).toBeVisible();
+    expect(screen.getByText(/open the job for the open defects alone/)).toBeVisible();
+    await act(() => fireEvent.click(screen.getByRole('button', { name: 'Open the job' })));
+    await waitFor(() => expect(posted).toEqual([{ machineId: 'm', itemIds: [] }]));
+  });
+
+  it('is for nothing only where nothing is wrong: then it cannot be opened', async () => {
+    answer = visit({ proposals: [] });
+    await show();
+    expect(screen.getByRole('button', { name: 'Open the job' })).toBeDisabled();
   });
 
   it('is not opened twice, nor by who only looks', async () => {

@@ -17,7 +17,7 @@ import { useIsOneOf, useSession } from '../session/useSession.js';
 import { countWords } from '../words/figures.js';
 import { FetchList, TimeWords } from './FetchList.js';
 import { jobQueries } from './jobQueries.js';
-import { SEVERITY_WORDS } from './outcomeWords.js';
+import { OpenDefects } from './OpenDefects.js';
 import styles from './sheet.module.css';
 import { useOpenJob } from './useOpenJob.js';
 import { useSheet } from './useSheet.js';
@@ -79,6 +79,7 @@ function Total({ visit, chosen }: { visit: VisitDto; chosen: ReadonlySet<string>
   const items = visit.setUp.items.filter(({ id }) => chosen.has(id));
   const sheet = useSheet({ setUp: { ...visit.setUp, items } });
   const open = useOpenJob();
+  const isForDefects = visit.defects.length > 0;
   const begin = () => open.mutate({ machineId: visit.machine.id, itemIds: items.map(({ id }) => id) });
   return (
     <section className={styles.total} aria-label="The visit">
@@ -95,14 +96,18 @@ function Total({ visit, chosen }: { visit: VisitDto; chosen: ReadonlySet<string>
           />
         </>
       ) : (
-        <p className="soft">Choose what is to be done.</p>
+        <p className="soft">
+          {isForDefects
+            ? 'Choose what is done besides, or open the job for the open defects alone.'
+            : 'Choose what is to be done.'}
+        </p>
       )}
       {open.error ? <Caution title="No job opened">{<p>{sentenceOf(open.error)}</p>}</Caution> : null}
       <Button
         variant="contained"
         color="primary"
         size="large"
-        disabled={items.length === 0}
+        disabled={items.length === 0 && !isForDefects}
         loading={open.isPending}
         onClick={begin}
       >
@@ -131,20 +136,12 @@ function Compose({ visit }: { visit: VisitDto }) {
   return (
     <div className={styles.compose}>
       <div>
-        {proposals.size === 0 ? (
+        {proposals.size === 0 && visit.lines.length ? (
           <p style={{ marginBottom: 14 }}>
             <b>Nothing asks to be done now.</b> Choose below what you want to do all the same.
           </p>
         ) : null}
-        {visit.defects.length ? (
-          <Caution title="Open defects" quiet>
-            {visit.defects.map(({ id, words, severity }) => (
-              <p key={id}>
-                {words} ({SEVERITY_WORDS[severity]})
-              </p>
-            ))}
-          </Caution>
-        ) : null}
+        <OpenDefects defects={visit.defects} />
         {groups.map(({ title, lines }) =>
           lines.length ? (
             <section key={title} aria-label={title} style={{ marginBottom: 20 }}>
@@ -193,7 +190,7 @@ export function ComposePage() {
         </Empty>
       ) : !mayWork ? (
         <Empty title="Your role looks at jobs but does not open them." />
-      ) : visit.lines.length ? (
+      ) : visit.lines.length || visit.defects.length ? (
         <Compose visit={visit} />
       ) : (
         <Empty title="This machine follows no service book yet.">

@@ -23,6 +23,7 @@ import styles from './job.module.css';
 import { jobQueries } from './jobQueries.js';
 import { withWaiting } from './keptStep.js';
 import { JobPhotos } from './JobPhotos.js';
+import { OpenDefects } from './OpenDefects.js';
 import { Outcomes } from './Outcomes.js';
 import { PauseJob } from './PauseJob.js';
 import { useSheet } from './useSheet.js';
@@ -44,6 +45,11 @@ function BeforeYouBegin() {
       </p>
     </Caution>
   );
+}
+
+/** Whether a job is for the machine's open defects alone. */
+function isForDefects({ items }: JobDto): boolean {
+  return items.length === 0;
 }
 
 type Mode = 'step' | 'whole';
@@ -88,6 +94,7 @@ function OpenJob({ job }: { job: JobDto }) {
         </div>
         {job.pausedReason === null ? null : <PauseJob job={job} />}
         {mode === 'whole' ? <BeforeYouBegin /> : null}
+        {isForDefects(job) ? <OpenDefects defects={job.defects} /> : null}
         {isBegun && mode === 'step' ? null : before}
         <Suspense fallback={<Loading />}>
           {mode === 'step' ? (
@@ -99,7 +106,7 @@ function OpenJob({ job }: { job: JobDto }) {
         {isBegun && mode === 'step' ? before : null}
       </div>
       <div className={styles.beside}>
-        <Outcomes job={job} mayWork={mayWork} />
+        {isForDefects(job) ? null : <Outcomes job={job} mayWork={mayWork} />}
         {mayWork ? (
           <>
             <AddItem job={job} sheet={sheet} />
@@ -138,7 +145,7 @@ export function JobPage() {
         }
         under={
           job.state === 'open'
-            ? `Job opened ${dayWords(job.openedOn, today)} by ${job.openedBy}; ${settled} of ${countWords(job.items.length, 'item')} settled`
+            ? `Job opened ${dayWords(job.openedOn, today)} by ${job.openedBy}; ${isForDefects(job) ? `for ${countWords(job.defects.length, 'open defect')}` : `${settled} of ${countWords(job.items.length, 'item')} settled`}`
             : undefined
         }
       />

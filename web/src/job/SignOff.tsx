@@ -20,7 +20,7 @@ import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { useOutbox } from '../outbox/useOutbox.js';
 import { useSession } from '../session/useSession.js';
-import { drainedWaste, handsOnMinutes } from '@yugator/core';
+import { drainedWaste, handsOnMinutes, usualMinutes } from '@yugator/core';
 import type { Waste } from '@yugator/core';
 import { FluidReason } from './FluidReason.js';
 import { FoundDefects } from './FoundDefects.js';
@@ -36,9 +36,10 @@ import { jobQueries } from './jobQueries.js';
 import { stepOfEntry } from './keptStep.js';
 
 /** What becomes of the items of which nothing is said. */
-function leftWords(job: JobDto): string {
+function leftWords(job: JobDto, isMended: boolean): string {
   const left = job.items.filter(({ outcome }) => outcome === null).length;
-  if (left === job.items.length) return 'Say first what became of the items.';
+  if (left === job.items.length && !isMended)
+    return left ? 'Say first what became of the items.' : 'Say first which defects were mended.';
   return left ? `${countWords(left, 'item')} not settled: not done, due as before.` : '';
 }
 
@@ -55,11 +56,21 @@ function drainedOf(job: JobDto, done: readonly string[]): DrainedDto[] {
   }));
 }
 
-/** What the items done so far come to: their minutes of hands, what they take from the shelf, and what they drain. */
-function proposalOf(job: JobDto): Pick<SignOffDto, 'minutes' | 'draws'> & { drained: DrainedDto[] } {
+/**
+ * What the items done so far, and the defects that were mended, come to: their minutes of hands, what they take from the shelf, and what
+ * they drain.
+ */
+function proposalOf(
+  job: JobDto,
+  mendedIds: readonly string[],
+): Pick<SignOffDto, 'minutes' | 'draws'> & { drained: DrainedDto[] } {
   const done = job.items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId);
+  const mended = job.defects.filter(({ id }) => mendedIds.includes(id));
   return {
-    minutes: handsOnMinutes(job.setUp, done),
+    minutes: mended.reduce(
+      (sum, { minutes, severity }) => sum + (minutes ?? usualMinutes(severity) ?? 0),
+      handsOnMinutes(job.setUp, done),
+    ),
     drained: drainedOf(job, done),
     draws: proposedDraws(job).map(({ articleId, quantity, left, onHand }) => ({
       articleId,
@@ -78,7 +89,8 @@ function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
     draws: !dirtyFields.draws,
     drained: !dirtyFields.drained,
   };
-  const proposal = useMemo(() => JSON.stringify(proposalOf(job)), [job]);
+  const mended = form.watch('mendedDefectIds');
+  const proposal = useMemo(() => JSON.stringify(proposalOf(job, mended ?? [])), [job, mended]);
   useEffect(() => {
     const { minutes, draws, drained }: ReturnType<typeof proposalOf> = JSON.parse(proposal);
     if (isOurs.minutes) form.setValue('minutes', minutes);
@@ -136,7 +148,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
   const form = useDtoForm(SignOffDto, {
     doneOn: today,
     doneById: person.id,
-    ...proposalOf(job),
+    ...proposalOf(job, []),
     mendedDefectIds: [],
     fluidReason: '',
     note: '',
@@ -154,7 +166,8 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
   );
   const drained = useMemo(() => drainedOf(job, []), [job]);
   const isWaiting = useOutbox().some((entry) => stepOfEntry(entry)?.jobId === job.id);
-  const nothingSaid = job.items.every(({ outcome }) => outcome === null);
+  const isMended = (form.watch('mendedDefectIds') ?? []).length > 0;
+  const nothingSaid = !isMended && job.items.every(({ outcome }) => outcome === null);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (signOff.isPending) return;
@@ -208,7 +221,9 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
           Sign off
         </Button>
         <span className="soft">
-          {isWaiting ? 'Ticks of this job wait to be sent; sign off when they are.' : leftWords(job)}
+          {isWaiting
+            ? 'Ticks of this job wait to be sent; sign off when they are.'
+            : leftWords(job, isMended)}
         </span>
       </div>
     </form>

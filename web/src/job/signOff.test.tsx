@@ -134,6 +134,21 @@ describe('what became of it', () => {
     expect(screen.getByText('Strokes at Axle pivot: it takes none')).toBeVisible();
   });
 
+  it('of a job for defects alone waits for what was mended, and proposes how long that takes', async () => {
+    const soon = defect({ id: DEFECT, words: 'Deck belt is frayed', minutes: 45 });
+    shop.now = job({ items: [], setUp: { ...shop.now.setUp, items: [] }, defects: [soon] });
+    await shop.show();
+    expect(screen.getByText(/; for 1 open defect/)).toBeVisible();
+    expect(screen.queryByRole('heading', { name: 'What became of it' })).toBeNull();
+    expect(screen.getByRole('button', { name: 'Sign off' })).toBeDisabled();
+    expect(screen.getByText('Say first which defects were mended.')).toBeVisible();
+    await act(() => fireEvent.click(screen.getByRole('checkbox', { name: /Deck belt/ })));
+    expect(minutes().value).toBe('45');
+    fireEvent.change(screen.getByLabelText('Hours on the meter'), { target: { value: '411.5' } });
+    await press('Sign off');
+    expect(shop.writes.at(-1)?.body).toMatchObject({ minutes: 45, draws: [], mendedDefectIds: [DEFECT] });
+  });
+
   it('is signed off with what stands in the form, and keeps it when the server refuses', async () => {
     shop.now = job({
       defects: [defect({ id: DEFECT, foundOn: '2027-05-01', words: 'Seat torn', severity: 'watch' })],

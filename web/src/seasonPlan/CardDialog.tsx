@@ -81,7 +81,11 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
   };
   const edge = edgeWords(plan, card);
   const day = Number(to);
-  const itemIds = card.items.flatMap((place) => machine.items[place]?.id ?? []);
+  // A job has all open defects of its machine by itself.
+  const itemIds = card.items.flatMap((place) => {
+    const item = machine.items[place];
+    return item?.severity === null ? [item.id] : [];
+  });
   return (
     <Dialog open onClose={onLeave} fullWidth maxWidth="sm" aria-labelledby="card-title">
       <DialogTitle id="card-title">
@@ -103,7 +107,9 @@ export function CardDialog({ plan, cards, card, onChange, onLeave }: Props) {
                   {' '}
                   {[
                     `${Math.round(own.items[place]?.minutes ?? 0)} min`,
-                    item?.expectedOn ? `due ${nearDayWords(item.expectedOn, today)}` : '',
+                    item?.expectedOn
+                      ? `${item.severity ? 'by' : 'due'} ${nearDayWords(item.expectedOn, today)}`
+                      : '',
                     leaveOutWords(cards, card, place, judge),
                   ]
                     .filter(Boolean)

@@ -248,6 +248,24 @@ describe('the plan of visits', () => {
     expect(sent[0]).toMatchObject({ path: '/api/jobs', body: { machineId: 'm1', itemIds: ['oil', 'air'] } });
   });
 
+  it('has open defects as work of a visit, which a job has by itself', async () => {
+    const [first, second] = PLAN.machines;
+    const [card, other] = PLAN.cards;
+    if (!first || !second || !card || !other) throw new Error('The plan has two machines with a card each.');
+    const [oil, air] = first.items;
+    if (!oil || !air) throw new Error('The first machine has two lines.');
+    const mend = { ...air, name: 'Mend: Deck belt is frayed', severity: 'soon' as const };
+    const machines = [{ ...first, items: [oil, mend] }, second];
+    const { sent } = show('mechanic', { ...PLAN, machines });
+    await screen.findByText(/published/);
+    await press('M-07, Tue 11 May: 43 min 1 line, 1 defect', wall());
+    const dialog = within(await screen.findByRole('dialog'));
+    expect(dialog.getByText('Mend: Deck belt is frayed')).toHaveTextContent(/10 min, by tomorrow/);
+    await press('Open the job', dialog);
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({ path: '/api/jobs', body: { machineId: 'm1', itemIds: ['oil'] } });
+  });
+
   it('is seen week by week too', async () => {
     show('mechanic');
     await screen.findByText(/published/);

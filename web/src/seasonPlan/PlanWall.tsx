@@ -24,7 +24,7 @@ import type { ColumnOfDays, Zoom } from './columns.js';
 import { Fullness } from './Fullness.js';
 import { DragCards, DropCell, useDragCard } from './DragCards.js';
 import styles from './plan.module.css';
-import { dayOn, edgeWords, whenWords } from './wallWords.js';
+import { dayOn, edgeWords, whenWords, workWords } from './wallWords.js';
 
 interface Props {
   readonly plan: SeasonPlanDto;
@@ -55,7 +55,7 @@ function CardButton({ card, plan, onOpen, ...button }: CardProps) {
       </span>
       <span className="fig">{minutes}</span> min{' '}
       <span className={styles.count}>
-        {[countWords(card.items.length, 'line'), edgeWords(plan, card), card.isLocked ? 'locked' : '']
+        {[workWords(plan, card), edgeWords(plan, card), card.isLocked ? 'locked' : '']
           .filter(Boolean)
           .join(', ')}
       </span>

@@ -46,3 +46,12 @@ export function edgeWords({ instance }: SeasonPlanDto, card: Card): string {
   const edge = machine ? edgeOfVisit(machine, card) : null;
   return edge === null ? '' : edge === 'layUp' ? 'lay-up' : 'wake-up';
 }
+
+/** What a card is for, counted: "2 lines, 1 defect". */
+export function workWords({ machines }: SeasonPlanDto, { machine, items }: Card): string {
+  const defects = items.filter((place) => machines[machine]?.items[place]?.severity).length;
+  const lines = items.length - defects;
+  return [lines ? countWords(lines, 'line') : '', defects ? countWords(defects, 'defect') : '']
+    .filter(Boolean)
+    .join(', ');
+}

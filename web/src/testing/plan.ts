@@ -40,6 +40,7 @@ const MACHINE: PlannerMachine = {
 export function planFixture(over: Partial<SeasonPlanDto> = {}): SeasonPlanDto {
   const days = [1, 4, 8, 11, 15, 18].map((day) => ({ day, minutes: 120, bays: 2 }));
   const told = {
+    severity: null,
     state: 'ripe',
     expectedOn: '2027-05-14',
     components: [],

@@ -8,8 +8,11 @@ import { Rounds } from './Rounds.js';
 import styles from './today.module.css';
 
 /** What became of a defect: "mended on 12 May by Ansel: new belt". */
-function endWords({ ended, severity, openJobId }: DefectDto, today: string): string {
-  if (!ended) return openJobId ? 'in the workshop now' : `open: ${SEVERITY_WORDS[severity]}`;
+function endWords({ ended, severity, openJobId, plannedOn }: DefectDto, today: string): string {
+  if (!ended) {
+    if (openJobId) return 'in the workshop now';
+    return plannedOn ? `in the workshop ${dayWords(plannedOn, today)}` : `open: ${SEVERITY_WORDS[severity]}`;
+  }
   const how = ended.how === 'mended' ? 'mended' : 'taken back';
   const by = ended.by ? ` by ${ended.by}` : '';
   return `${how} ${dayWords(ended.on, today)}${by}${ended.words ? `: ${ended.words}` : ''}`;

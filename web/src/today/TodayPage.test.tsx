@@ -160,7 +160,11 @@ describe('Today', () => {
     answering({
       ...TODAY,
       own: ['F', 'A'],
-      reported: [defect({ words: 'Belt frayed', ended: mended }), defect({ id: 'e', words: 'Seat torn' })],
+      reported: [
+        defect({ words: 'Belt frayed', ended: mended }),
+        defect({ id: 'e', words: 'Seat torn' }),
+        defect({ id: 'f', words: 'Latch bent', plannedOn: '2027-05-18' }),
+      ],
     });
     show('operator');
     const own = within(await screen.findByRole('region', { name: 'Your machines' }));
@@ -170,6 +174,7 @@ describe('Today', () => {
     const reported = within(screen.getByRole('region', { name: 'What you reported' }));
     expect(reported.getByText(/mended 12 May by Ansel: New belt/)).toBeVisible();
     expect(reported.getByText(/open: mend it soon/)).toBeVisible();
+    expect(reported.getByText(/in the workshop 18 May/)).toBeVisible();
     // Each machine stands once.
     expect(screen.getAllByText('Mower A')).toHaveLength(1);
   });
