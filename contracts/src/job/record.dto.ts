@@ -22,6 +22,8 @@ export class RecordDto {
   signedBy!: string | null;
   minutes!: number;
   items!: string[];
+  /** defects that were mended, in their words */
+  mended!: string[];
   /** items that were kept, deferred or found defective, and why */
   others!: RecordOtherDto[];
   /** what was measured and seen, each step once */

@@ -1,7 +1,7 @@
 import { AuditEntry } from '../models/audit.model.js';
 import { OfferRow, Order, OrderLine, Supplier } from '../models/buying.model.js';
 import { Book, Item } from '../models/book.model.js';
-import { Job, JobItem, JobPhoto, JobStep, TopUpRow } from '../models/job.model.js';
+import { Job, JobDefect, JobItem, JobPhoto, JobStep, TopUpRow } from '../models/job.model.js';
 import {
   AttachmentRow,
   Machine,
@@ -62,6 +62,7 @@ export const MODELS = [
   ItemArticleRow,
   ItemOverrideRow,
   Job,
+  JobDefect,
   JobItem,
   JobPhoto,
   JobStep,

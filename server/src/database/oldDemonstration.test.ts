@@ -119,4 +119,20 @@ describe('a database of an earlier version', () => {
     expect(Object.keys(back)).toEqual(Object.keys(first));
     for (const name of Object.keys(first)) expect([name, back[name]]).toEqual([name, first[name]]);
   });
+
+  it('has its records say what they mended', async () => {
+    const { sequelize } = database;
+    await sequelize.query(
+      `UPDATE defects SET closed_by_job_id = (SELECT id FROM jobs WHERE state = 'signedOff' ORDER BY id LIMIT 1) LIMIT 1`,
+    );
+    await migrator(sequelize).up();
+    const read = (sql: string) => sequelize.query(sql, { type: QueryTypes.SELECT });
+    const mended = await read('SELECT job_id, defect_id, words FROM job_defects');
+    expect(mended).toEqual(
+      await read(
+        'SELECT closed_by_job_id AS job_id, id AS defect_id, words FROM defects WHERE closed_by_job_id IS NOT NULL',
+      ),
+    );
+    expect(mended).toHaveLength(1);
+  });
 });

@@ -19,6 +19,7 @@ import { fault, fieldProblem, notFound, Problem } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
 import { Defect, DefectPhoto } from '../models/defect.model.js';
+import { JobDefect } from '../models/job.model.js';
 import { Photos } from '../photo/photos.js';
 import { toDefectDtos } from './toDefectDto.js';
 import { storedSearches } from './storedSearches.js';
@@ -207,6 +208,7 @@ export class Defects {
       throw fieldProblem(fault(`/mendedDefectIds/${gone}`, 'unknown', detail));
     }
     await Defect.update({ closedByJobId: jobId }, { where: { id: [...known] } });
+    await JobDefect.bulkCreate(open.map(({ id, words }) => ({ jobId, defectId: id, words })));
   }
 
   /** Takes back what a voided job found, and opens again what it mended. */

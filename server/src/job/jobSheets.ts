@@ -22,7 +22,7 @@ import { UsedOil } from '../oil/usedOil.js';
 import { earlierFindings } from './earlierFindings.js';
 import { needsOfVisit } from './itemNeeds.js';
 import { pouredInstead } from './poured.js';
-import { Job, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
+import { Job, JobDefect, JobItem, JobPhoto, JobStep } from '../models/job.model.js';
 import { inBookOrder } from './inBookOrder.js';
 import { isLeftOutAllowed } from './leaveOut.js';
 import { setUpOf } from './setUpOf.js';
@@ -114,7 +114,12 @@ export class JobSheets {
   /** A job as it stands; `known`: the site of this moment, where it was read already. */
   async get(id: string, known?: SiteNow): Promise<JobDto> {
     const job = await Job.findByPk(id, {
-      include: [Machine, { model: JobItem, include: [Item] }, { model: Movement, include: [Article] }],
+      include: [
+        Machine,
+        { model: JobItem, include: [Item] },
+        { model: JobDefect, separate: true },
+        { model: Movement, include: [Article] },
+      ],
     });
     if (!job?.machine) throw notFound('job');
     const siteNow = known ?? (await this.calendar.read());

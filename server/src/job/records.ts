@@ -5,7 +5,7 @@ import { Op } from 'sequelize';
 import type { WhereOptions } from 'sequelize';
 import { Item } from '../models/book.model.js';
 import { Movement } from '../models/shelf.model.js';
-import { Job, JobItem, TopUpRow } from '../models/job.model.js';
+import { Job, JobDefect, JobItem, TopUpRow } from '../models/job.model.js';
 import { toRecordDto } from './toRecordDto.js';
 
 const PAGE_SIZE = 50;
@@ -49,6 +49,7 @@ export class Records {
       where: { id: [...ids] },
       include: [
         { model: JobItem, include: [Item] },
+        { model: JobDefect, separate: true },
         { model: Movement, separate: true },
         { model: TopUpRow, separate: true },
       ],
@@ -67,12 +68,13 @@ export class Records {
       group: ['jobId'],
       raw: true,
     });
+    const mended = await JobDefect.findAll({ where: { words }, attributes: ['jobId'], raw: true });
     return {
       ...base,
       [Op.or]: [
         { machineTag: words },
         { machineName: words },
-        { id: ticked.map((item) => item.jobId) },
+        { id: [...ticked, ...mended].map(({ jobId }) => jobId) },
         { note: words },
       ],
     };

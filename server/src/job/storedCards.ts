@@ -2,8 +2,7 @@ import { addDays, cardState, civilDate } from '@yugator/core';
 import type { CardState, CivilDate } from '@yugator/core';
 import { Op } from 'sequelize';
 import { grouped } from '../database/grouped.js';
-import { Defect } from '../models/defect.model.js';
-import { Job, JobItem } from '../models/job.model.js';
+import { Job, JobDefect, JobItem } from '../models/job.model.js';
 import { VisitCard, VisitCardDefect, VisitCardItem } from '../models/plan.model.js';
 
 /** A card that the crew was told of, and what became of it. */
@@ -32,17 +31,6 @@ export function workOf(card: VisitCard): string[] {
   return [...linesOf(card), ...defectsOf(card)];
 }
 
-/** What each job mended, by ids. */
-async function mendedBy(jobIds: readonly string[]): Promise<ReadonlyMap<string, readonly string[]>> {
-  const mended = await Defect.findAll({
-    where: { closedByJobId: [...jobIds], voidedAt: null },
-    attributes: ['id', 'closedByJobId'],
-    raw: true,
-  });
-  const byJob = grouped(mended, ({ closedByJobId }) => closedByJobId ?? '');
-  return new Map([...byJob].map(([jobId, own]) => [jobId, own.map(({ id }) => id)]));
-}
-
 /** The cards of these days, from a fortnight ago on where none are named, in the order of their days, with what became of them. */
 export async function storedCards(
   today: CivilDate,
@@ -58,21 +46,17 @@ export async function storedCards(
   const jobs = await Job.findAll({
     where: { machineId: machineIds, state: 'signedOff', doneOn: { [Op.gte]: addDays(from, -LOOKED_BACK) } },
     attributes: ['id', 'machineId', 'doneOn'],
-    include: [{ model: JobItem, where: { outcome: 'done' }, required: false, attributes: ['itemId'] }],
+    include: [
+      { model: JobItem, where: { outcome: 'done' }, required: false, attributes: ['itemId'] },
+      { model: JobDefect, separate: true },
+    ],
   });
-  const mended = await mendedBy(jobs.map(({ id }) => id));
   const jobsOf = grouped(jobs, ({ machineId }) => machineId);
   return cards.map((card) => {
-    const visits = (jobsOf.get(card.machineId) ?? []).flatMap(({ id, doneOn, items = [] }) =>
-      doneOn
-        ? [
-            {
-              on: civilDate(doneOn),
-              itemIds: [...items.map(({ itemId }) => itemId), ...(mended.get(id) ?? [])],
-            },
-          ]
-        : [],
-    );
+    const visits = (jobsOf.get(card.machineId) ?? []).flatMap(({ doneOn, items = [], mended = [] }) => {
+      const done = [...items.map(({ itemId }) => itemId), ...mended.map(({ defectId }) => defectId)];
+      return doneOn ? [{ on: civilDate(doneOn), itemIds: done }] : [];
+    });
     const state = cardState({ on: civilDate(card.onDay), itemIds: workOf(card) }, visits, today);
     return { card, state };
   });

@@ -56,7 +56,7 @@ function toldOf(movements: readonly Movement[]) {
 
 /**
  * The record of a job that was signed off (and perhaps voided since), under the names of then; null for other jobs. The job carries its
- * items and movements.
+ * items, movements and what it mended.
  */
 export function toRecordDto(job: Job): RecordDto | null {
   const { doneOn, life, shown } = job;
@@ -75,6 +75,7 @@ export function toRecordDto(job: Job): RecordDto | null {
     ...whoOf(job),
     minutes,
     items: doneOf(items),
+    mended: (job.mended ?? []).map(({ words }) => words).sort(),
     others: othersOf(items),
     findings: onceEach(items.flatMap(findingsOf)),
     draws: told.filter(({ quantity }) => quantity > 0),

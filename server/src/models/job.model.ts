@@ -64,6 +64,7 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   @OptionalText declare voidedByName: string | null;
   @BelongsTo(() => Machine) declare machine?: NonAttribute<Machine>;
   @HasMany(() => JobItem) declare items?: NonAttribute<JobItem[]>;
+  @HasMany(() => JobDefect) declare mended?: NonAttribute<JobDefect[]>;
   @HasMany(() => TopUpRow) declare topUps?: NonAttribute<TopUpRow[]>;
   @HasMany(() => Movement, { foreignKey: 'jobId' }) declare movements?: NonAttribute<Movement[]>;
 }
@@ -91,6 +92,14 @@ export class JobItem extends Model<InferAttributes<JobItem>, InferCreationAttrib
   @Whole declare version: number;
   @BelongsTo(() => Item) declare item?: NonAttribute<Item>;
   @BelongsTo(() => Job) declare job?: NonAttribute<Job>;
+}
+
+/** A defect that a job mended, in its words. */
+@Table({ tableName: 'job_defects' })
+export class JobDefect extends Model<InferAttributes<JobDefect>, InferCreationAttributes<JobDefect>> {
+  @ForeignKey(() => Job) @Column({ type: DataType.CHAR(36), primaryKey: true }) declare jobId: string;
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare defectId: string;
+  @Text declare words: string;
 }
 
 /** A step of a job that somebody touched. */

@@ -3,6 +3,7 @@ import type { JobDto } from '@yugator/contracts';
 import { composeSheet, fluidWords, phaseWords, ruleWords } from '@yugator/core';
 import type { MachineSpec, SheetStep, UnitSystem } from '@yugator/core';
 import type { Column, Content } from 'pdfmake/interfaces.js';
+import { mendingName } from '../defect/mendingName.js';
 import { BLANK, cautionWords, stepLines, tick } from './stepWords.js';
 
 const OUTCOMES = ['done', 'kept', 'put off', 'defect'].map(tick).join('  ');
@@ -73,6 +74,11 @@ function stepBlock(steps: readonly SheetStep[], index: number, job: JobDto, unit
   };
 }
 
+/** What a job is for: its items and the open defects of its machine. */
+function workOf({ items, defects }: JobDto): string[] {
+  return [...items.map(({ name }) => name), ...defects.map(({ words }) => mendingName(words))];
+}
+
 function signOffBlock(job: JobDto): Content {
   return {
     unbreakable: true,
@@ -80,6 +86,10 @@ function signOffBlock(job: JobDto): Content {
       { text: 'Sign off', style: 'head' },
       ...job.items.map(({ name }): Content => ({
         text: `${name}: ${OUTCOMES}`,
+        margin: [0, 1, 0, 0],
+      })),
+      ...job.defects.map(({ words }): Content => ({
+        text: `${mendingName(words)}: ${tick('mended')}`,
         margin: [0, 1, 0, 0],
       })),
       { text: `Date ${BLANK}${BLANK}  Hours ${BLANK}${BLANK}`, margin: [0, 8, 0, 6] },
@@ -100,7 +110,7 @@ export function jobSheetPaper(job: JobDto, units: UnitSystem): Content[] {
     list.map((each) => fluidWords(each, spec, units)).join('; ');
   const head: Content[] = [
     { text: `${job.machine.tag}  ${job.machine.name}`, style: 'title' },
-    { text: job.items.map(({ name }) => name).join('; '), margin: [0, 2, 0, 4] },
+    { text: workOf(job).join('; '), margin: [0, 2, 0, 4] },
     {
       text: `Opened ${job.openedOn} by ${job.openedBy}. ${sheet.handsOn} min of work; ${Math.round(sheet.elapsed.one)} min alone, ${Math.round(sheet.elapsed.two)} min for two.`,
     },

@@ -1,5 +1,5 @@
 import { LABELS_OF_SHEET } from '@yugator/contracts';
-import type { JobDto, JobProgressDto, PrintedLabelDto, ProblemDto } from '@yugator/contracts';
+import type { DefectDto, JobDto, JobProgressDto, PrintedLabelDto, ProblemDto } from '@yugator/contracts';
 import { CAUTIONS, composeSheet, sheetSteps } from '@yugator/core';
 import type { Action, Component } from '@yugator/core';
 import { jobActs } from '../testing/jobActs.js';
@@ -51,6 +51,27 @@ function jobOf(job: JobDto, lines: typeof ANNUAL): JobDto {
   };
 }
 
+/** Something wrong with the machine of a job. */
+function defectOf({ machine }: JobDto, words: string): DefectDto {
+  return {
+    id: 'd',
+    machine,
+    words,
+    foundOn: '2027-05-11',
+    reportedBy: 'operator',
+    severity: 'soon',
+    minutes: null,
+    itemName: null,
+    foundInJobId: null,
+    openJobId: null,
+    plannedOn: null,
+    closedByJobId: null,
+    ended: null,
+    photos: [],
+    searches: [],
+  };
+}
+
 /** How many pages a job sheet takes. */
 async function pagesOf(job: JobDto): Promise<number> {
   const pdf = await toPdf(paperOf('a4', 'Job sheet', jobSheetPaper(job, 'metric')));
@@ -81,6 +102,15 @@ describe('a job sheet on paper', () => {
     const words = wordsOf(jobSheetPaper(job, 'us'));
     for (const { name } of job.items) expect(words.slice(words.indexOf('Sign off'))).toContain(name);
     expect(words).toMatch(/Date _+ +Hours _+/);
+  });
+
+  it('says what is wrong with the machine, with a place to say that it was mended; alone too', () => {
+    const words = 'Deck belt is frayed';
+    const told = jobOf({ ...job, defects: [defectOf(job, words)] }, []);
+    const [before, after] = wordsOf(jobSheetPaper(told, 'metric')).split('Sign off');
+    expect(before).toContain(`Mend: ${words}`);
+    expect(before).toContain(CAUTIONS.raisedDeck.text);
+    expect(after).toMatch(/Mend: Deck belt is frayed: .*mended/);
   });
 
   it('takes one page of A4 for one service, and two for a usual annual one', async () => {

@@ -10,7 +10,8 @@ function rowOf(record: RecordDto, units: UnitSystem): TableCell[] {
   const used = record.draws.map((each) => articleWords(each, units));
   const left = record.left.map((each) => articleWords(each, units));
   const walk = record.kind === 'round' ? ['Walk round'] : [];
-  const what = [...walk, ...record.items, ...others].join('; ');
+  const mended = record.mended.map((words) => `Mended: ${words}`);
+  const what = [...walk, ...record.items, ...mended, ...others].join('; ');
   const found = record.findings.map(
     (finding) => `${finding.isGood ? '' : 'NOT GOOD: '}${findingWords(finding, units)}`,
   );

@@ -3,6 +3,7 @@ import type {
   JobDto,
   PlanJudgementDto,
   PlanTroublesDto,
+  RecordPageDto,
   SeasonPlanDto,
   Severity,
   TodayDto,
@@ -106,6 +107,9 @@ describe('an open defect', () => {
     expect(faultsOf(nothing.body)).toEqual([['#', 'nothingDone']]);
     const signed = await signOff(job, { doneOn: today, mendedDefectIds: [id] });
     expect([signed.status, signed.body.state]).toEqual([201, 'signedOff']);
+    expect(signed.body.record).toMatchObject({ items: [], mended: ['Deck belt is frayed'] });
+    const { body: found } = await yard.ask<RecordPageDto>('GET', '/api/records?search=frayed');
+    expect(found.records.map(({ jobId }) => jobId)).toEqual([job.id]);
     expect(await visitsOfToday()).toMatchObject([{ isDone: true }]);
     const after = await readPlan();
     expect(after.cards.map(({ state }) => state)).toEqual(['done']);
@@ -113,6 +117,12 @@ describe('an open defect', () => {
     // A record that was a mistake mends nothing.
     await yard.ask('POST', `/api/records/${signed.body.id}/void`, { body: { reason: 'Wrong machine' } });
     expect((await readPlan()).cards.map(({ state }) => state)).toEqual(['planned']);
+    // It still says what it said.
+    const { body: voided } = await yard.ask<JobDto>('GET', `/api/jobs/${job.id}`);
+    expect(voided.record).toMatchObject({
+      mended: ['Deck belt is frayed'],
+      voided: { reason: 'Wrong machine' },
+    });
   });
 
   it('is opened as a job beside lines, and no job is opened for nothing', async () => {

@@ -27,6 +27,13 @@ describe('a record', () => {
     expect(row.queryByRole('button')).toBeNull();
   });
 
+  it('says what was mended, beside lines or alone', () => {
+    const both = record({ items: [], mended: ['Deck belt is frayed', 'Seat torn'] });
+    showTo('viewer', <RecordTable records={[both]} withMachine />);
+    expect(screen.getByText('Mended: Deck belt is frayed')).toBeVisible();
+    expect(screen.getByText('Mended: Seat torn')).toBeVisible();
+  });
+
   it('says nothing of labour where the crew had no rate', () => {
     const unrated = record({ labourCostMinor: null, costMinor: 2890, draws: [] });
     showTo('viewer', <RecordTable records={[unrated]} withMachine={false} />);

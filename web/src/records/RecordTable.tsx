@@ -40,6 +40,9 @@ function Row({ record, withMachine }: { record: RecordDto; withMachine: boolean 
       </td>
       <td>
         {[...KIND_WORDS[record.kind], ...record.items].join('; ')}
+        {record.mended.map((words) => (
+          <div key={words}>Mended: {words}</div>
+        ))}
         {record.topUps.map(({ component, litres, grade }) => (
           <div key={component}>
             Topped up: {stock(litres, 'litre')} {fluidWords(component)}, {grade}

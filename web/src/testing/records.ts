@@ -12,6 +12,7 @@ export function record(over: Partial<RecordDto> = {}): RecordDto {
     doneBy: 'Ansel',
     minutes: 66,
     items: ['Engine oil and filter'],
+    mended: [],
     others: [],
     findings: [],
     left: [],
