@@ -13,10 +13,15 @@ function choices(count: number): number[][] {
   );
 }
 
-/** Every plan of one machine by itself that is allowed, the cheapest first. */
+/** Every plan of one machine by itself that is allowed, the cheapest first. What may not begin so is not gone on with. */
 function ownPlans(instance: PlannerInstance, machine: number): OwnPlan[] {
-  const alone = { ...instance, machines: [one(instance.machines, machine)] };
-  const sets = choices(one(instance.machines, machine).items.length);
+  const own = one(instance.machines, machine);
+  const alone = { ...instance, machines: [own] };
+  const sets = choices(own.items.length);
+  const mayBegin = (visits: readonly PlannedVisit[], until: number) => {
+    const locked = own.locked.filter(({ day }) => day <= until);
+    return walked({ ...alone, machines: [{ ...own, locked }] }, [visits]).faults.length === 0;
+  };
   const plans: OwnPlan[] = [];
   const add = (at: number, visits: readonly PlannedVisit[]) => {
     if (at === instance.days.length) {
@@ -25,6 +30,7 @@ function ownPlans(instance: PlannerInstance, machine: number): OwnPlan[] {
       return;
     }
     const { day } = one(instance.days, at);
+    if (at > 0 && !mayBegin(visits, day - 1)) return;
     for (const items of sets) add(at + 1, items.length ? [...visits, { day, items }] : visits);
   };
   add(0, []);

@@ -49,14 +49,13 @@ function hoursOn(plan: SlowPlan, on: CivilDate): number {
 
 /** Hours run and planned, each gap worth half as much for every 42 days worked since. */
 function weighed(points: readonly SlowPoint[], plan: SlowPlan): { run: number; planned: number } {
-  let [run, planned] = [0, 0];
+  let [run, planned, age] = [0, 0, 0];
+  let counted = plan.today;
   for (let index = points.length - 1; index > 0; index -= 1) {
     const [a, b] = [points[index - 1], points[index]];
     if (!a || !b || daysBetween(a.on, plan.today) > 1100) break;
-    let age = 0;
-    for (let on = addDays(b.on, 1); on <= plan.today; on = addDays(on, 1)) {
-      age += plan.worksBySeason(on) && !plan.isStopped(on) ? 1 : 0;
-    }
+    for (; counted > b.on; counted = addDays(counted, -1))
+      age += plan.worksBySeason(counted) && !plan.isStopped(counted) ? 1 : 0;
     const weight = 2 ** (-age / 42);
     if (weight < 0.001) break;
     let hours = 0;
