@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { choose, newVisitor, press, sees, signIn, violations } from './browser.js';
+import { choose, newVisitor, press, sees, signIn, typeInto, violations } from './browser.js';
+import { longestTask } from './longestTask.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
 
@@ -7,44 +8,17 @@ const shed = openShed();
 
 interface PlanOnWire {
   readonly version: number;
+  readonly machines: readonly {
+    readonly id: string;
+    readonly tag: string;
+    readonly items: readonly { readonly id: string; readonly severity: string | null }[];
+  }[];
   readonly cards: readonly {
     readonly machineId: string;
     readonly on: string;
     readonly itemIds: readonly string[];
     readonly isLocked: boolean;
   }[];
-}
-
-interface TraceEvent {
-  readonly name: string;
-  readonly pid: number;
-  readonly tid: number;
-  readonly args: { readonly name?: string };
-  /** Time of the processor, in microseconds; of a task that was not cut off. */
-  readonly tdur?: number;
-}
-
-/**
- * The longest task of the page's thread until something is done, in milliseconds of the processor: what others on this computer take of it
- * meanwhile is not the page's.
- */
-async function longestTask(page: Page, act: () => Promise<void>): Promise<number> {
-  await page.tracing.start({ categories: ['toplevel'] });
-  await act();
-  const trace = await page.tracing.stop();
-  if (!trace) throw new Error('The browser recorded nothing.');
-  const { traceEvents } = JSON.parse(new TextDecoder().decode(trace)) as { traceEvents: TraceEvent[] };
-  const thread = ({ pid, tid }: TraceEvent) => `${pid} ${tid}`;
-  const pages = new Set(
-    traceEvents
-      .filter(({ name, args }) => name === 'thread_name' && args.name === 'CrRendererMain')
-      .map(thread),
-  );
-  const tasks = traceEvents.flatMap((event) =>
-    event.name === 'ThreadControllerImpl::RunTask' && pages.has(thread(event)) ? (event.tdur ?? []) : [],
-  );
-  if (tasks.length === 0) throw new Error('The browser recorded no task of the page.');
-  return tasks.reduce((longest, time) => Math.max(longest, time), 0) / 1000;
 }
 
 /** Presses the first card that lies on the wall. */
@@ -180,7 +154,7 @@ describe('the plan of visits', () => {
     await sees(page, /locked\./);
     await key(page, 'Publish');
     await sees(page, /visits published/);
-    const { cards } = await plan(page);
+    const { cards, machines } = await plan(page);
     expect(cards.filter(({ isLocked }) => isLocked)).toHaveLength(2);
     await openFirstCard(page);
     await key(page, 'Open the job');
@@ -188,7 +162,11 @@ describe('the plan of visits', () => {
     const id = page.url().split('/').at(-1) ?? '';
     const job = await read<{ machine: { id: string }; items: { itemId: string }[] }>(page, `/api/jobs/${id}`);
     const opened = cards.filter(({ machineId }) => machineId === job.machine.id);
-    expect(opened.map(({ itemIds }) => itemIds.toSorted())).toContainEqual(
+    // Its open defects a job has by itself.
+    const defects = new Set(
+      machines.flatMap(({ items }) => items.flatMap(({ id: of, severity }) => (severity ? [of] : []))),
+    );
+    expect(opened.map(({ itemIds }) => itemIds.filter((of) => !defects.has(of)).toSorted())).toContainEqual(
       job.items.map(({ itemId }) => itemId).toSorted(),
     );
     expect(complaints).toEqual([]);
@@ -235,6 +213,48 @@ describe('the plan of visits', () => {
     await sees(page, /visits published/);
     await page.waitForFunction(() => !document.body.innerText.includes('the plan no longer holds'));
     expect(await isWell()).toEqual([]);
+    expect(complaints).toEqual([]);
+  });
+
+  it('takes in a defect that is reported, whose visit is opened for it', async () => {
+    const { page, complaints } = await newVisitor(shed.browser);
+    await signIn(page, shed.yugator.address, 'Marit Osgood');
+    const { machines, cards } = await plan(page);
+    const withoutDefect = machines.filter(({ items }) => items.every(({ severity }) => severity === null));
+    const machine =
+      withoutDefect.find(({ id }) => cards.every(({ machineId }) => machineId !== id)) ?? withoutDefect[0];
+    if (!machine) throw new Error('Every machine has a defect.');
+    await page.goto(`${shed.yugator.address}/defects`);
+    await page.locator(`button[aria-label^="Report a defect: ${machine.tag} "]`).click();
+    await typeInto(page, 'What is wrong', 'Seat switch sticks');
+    await press(page, 'Report it');
+    await sees(page, 'Seat switch sticks');
+    await page.goto(shed.yugator.address);
+    await sees(page, 'Since it was published, the plan no longer holds');
+    await press(page, 'Look at the plan');
+    await sees(page, 'Mend: Seat switch sticks');
+    await press(page, 'Propose again');
+    await sees(page, 'Not published', 40_000);
+    await press(page, 'Publish');
+    await sees(page, /visits published/);
+    await page.waitForFunction(() => !document.body.innerText.includes('the plan no longer holds'));
+    await page.goto(`${shed.yugator.address}/defects`);
+    await sees(page, /Seat switch sticks[^]*in the workshop/);
+    const now = await plan(page);
+    const mended = now.machines
+      .find(({ id }) => id === machine.id)
+      ?.items.find(({ severity }) => severity !== null);
+    const card = now.cards.find(({ itemIds }) => itemIds.includes(mended?.id ?? ''));
+    expect(card?.machineId).toBe(machine.id);
+    await page.goto(`${shed.yugator.address}/season/plan`);
+    await page.waitForSelector('table td button');
+    await page.locator(`table tr:has(a[href="/fleet/${machine.id}"]) button ::-p-text(defect)`).click();
+    await sees(page, 'Mend: Seat switch sticks');
+    expect(await violations(page)).toEqual([]);
+    await press(page, 'Open the job');
+    await sees(page, 'Defects mended in this visit');
+    await sees(page, 'Seat switch sticks');
+    expect(await violations(page)).toEqual([]);
     expect(complaints).toEqual([]);
   });
 

@@ -29,6 +29,8 @@ describe('what follows from steps and items', () => {
     expect(both).toBeGreaterThan(Math.max(minutesOf(oil), minutesOf(plugs)));
     // Each by itself walks round, makes safe and signs off; together they do so once.
     expect(both).toBeLessThan(minutesOf(oil) + minutesOf(plugs));
+    // Without items: walked round, made safe and closed up, wiped, signed off.
+    expect(handsOnMinutes(setUp([]), [])).toBe(3 + 2 + 1 + 4 + 2);
   });
 
   it('adds up the oils that come out with what was done, and leaves coolant apart', () => {

@@ -20,10 +20,10 @@ export function getsLabel({ action, components }: Pick<WorkItem, 'action' | 'com
   return action === 'replace' && components.some((component) => LABELLED.has(component));
 }
 
-/** Minutes of hands that some items of a job take together, what they share counted once. */
+/** Minutes of hands that some items of a job take together, what they share counted once; of a job without items those of the visit itself. */
 export function handsOnMinutes(setUp: MachineSetUp, itemIds: readonly string[]): number {
   const items = setUp.items.filter(({ id }) => itemIds.includes(id));
-  if (items.length === 0) return 0;
+  if (items.length === 0 && setUp.items.length > 0) return 0;
   return Math.ceil(sheetSteps({ ...setUp, items }).reduce((sum, step) => sum + step.handsOn, 0));
 }
 

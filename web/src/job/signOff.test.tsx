@@ -143,10 +143,16 @@ describe('what became of it', () => {
     expect(screen.getByRole('button', { name: 'Sign off' })).toBeDisabled();
     expect(screen.getByText('Say first which defects were mended.')).toBeVisible();
     await act(() => fireEvent.click(screen.getByRole('checkbox', { name: /Deck belt/ })));
-    expect(minutes().value).toBe('45');
+    const ofVisit = handsOnMinutes(shop.now.setUp, []);
+    expect(ofVisit).toBeGreaterThan(5);
+    expect(minutes().value).toBe(String(45 + ofVisit));
     fireEvent.change(screen.getByLabelText('Hours on the meter'), { target: { value: '411.5' } });
     await press('Sign off');
-    expect(shop.writes.at(-1)?.body).toMatchObject({ minutes: 45, draws: [], mendedDefectIds: [DEFECT] });
+    expect(shop.writes.at(-1)?.body).toMatchObject({
+      minutes: 45 + ofVisit,
+      draws: [],
+      mendedDefectIds: [DEFECT],
+    });
   });
 
   it('is signed off with what stands in the form, and keeps it when the server refuses', async () => {
