@@ -232,6 +232,7 @@ describe('the plan of visits', () => {
     await page.goto(shed.yugator.address);
     await sees(page, 'Since it was published, the plan no longer holds');
     await press(page, 'Look at the plan');
+    await page.locator('summary ::-p-text(no longer holds)').click();
     await sees(page, 'Mend: Seat switch sticks');
     await press(page, 'Propose again');
     await sees(page, 'Not published', 40_000);
