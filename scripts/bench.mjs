@@ -42,7 +42,7 @@ const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
 console.log(
   `On ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}:`,
 );
-if (only === 'planner') process.exit(benchPlanner() ? 0 : 1);
+if (only === 'planner') process.exit((await benchPlanner()) ? 0 : 1);
 if (only === 'replan') process.exit((await benchReplan()) ? 0 : 1);
 benchSchedule();
 benchSheet();

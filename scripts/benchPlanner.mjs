@@ -1,5 +1,6 @@
 // How near the season plan comes to the best possible, in how long, and against what a careful person plans by hand. `npm run bench -- planner`.
 import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { performance } from 'node:perf_hooks';
 import { fileURLToPath } from 'node:url';
@@ -62,29 +63,40 @@ function median(values) {
   return ordered[Math.floor(ordered.length / 2)];
 }
 
-/** One site, in a process of its own so that its memory is its own. */
-async function measure({ dailyUntil = Infinity, ...wanted }, seconds) {
+/** A site and a smaller one to warm up on, as data: all that a worker gets. */
+async function sitesOf({ dailyUntil = Infinity, ...wanted }) {
   const { inventedSite } = await testingModule(root, 'planner/testing/invented.ts');
-  const { walked } = await testingModule(root, 'planner/testing/walked.ts');
-  const { plannedByHand } = await testingModule(root, 'planner/testing/byHand.ts');
+  // The engine has compiled what runs often by then, as in a worker that is kept warm.
+  const warmUp = inventedSite({ machines: 20, weeks: 12, seed: 99, load: 0.7 });
+  return { warmUp, site: coarsen(inventedSite(wanted), dailyUntil) };
+}
+
+/** Plans a site in this process, which holds nothing but the planner: its memory is the planner's. */
+async function plan({ warmUp, site }, seconds) {
   const load = createRequire(`${root}/web/package.json`)('highs');
   const solver = plannerSolver(await load());
-  // The engine has compiled what runs often by then, as in a worker that is kept warm.
-  planSeason(inventedSite({ machines: 20, weeks: 12, seed: 99, load: 0.7 }), solver, effortOf(3));
-  const site = coarsen(inventedSite(wanted), dailyUntil);
+  planSeason(warmUp, solver, effortOf(3));
   const began = performance.now();
   const marks = [];
   const found = planSeason(site, solver, effortOf(seconds), ({ cost, bound }) =>
     marks.push({ at: (performance.now() - began) / 1000, gap: (100 * (cost - bound)) / cost }),
   );
-  // Of the planner alone: what follows judges its plan.
-  const memory = process.resourceUsage().maxRSS / 1e3;
+  return { marks, found, memory: process.resourceUsage().maxRSS / 1e3 };
+}
+
+/** Plans a site in a process of its own, and judges its plan. */
+async function measure(wanted, seconds) {
+  const sites = await sitesOf(wanted);
+  const { site } = sites;
+  const { marks, found, memory } = inOwnProcess(sites, seconds);
+  const { walked } = await testingModule(root, 'planner/testing/walked.ts');
+  const { plannedByHand } = await testingModule(root, 'planner/testing/byHand.ts');
   const own = walked(site, found.plan);
   const byHand = ['byItem', 'byMachine'].map((rule) => walked(site, plannedByHand(site, rule)));
   return {
     marks,
-    faults: own.faults.length,
     memory,
+    faults: own.faults.length,
     lateness: own.lateness / Math.min(...byHand.map((each) => each.lateness)),
     cost: own.cost / Math.min(...byHand.map((each) => each.cost)),
     // No plan costs less.
@@ -101,10 +113,12 @@ function gapAfter({ marks }, seconds) {
   return marks.filter(({ at }) => at <= seconds + 0.5).at(-1)?.gap ?? Infinity;
 }
 
-function inOwnProcess(wanted, seconds) {
-  const asked = JSON.stringify({ wanted, seconds });
-  const { stdout, stderr, status } = spawnSync(process.execPath, [fileURLToPath(import.meta.url), asked], {
+function inOwnProcess(sites, seconds) {
+  const input = JSON.stringify({ sites, seconds });
+  const { stdout, stderr, status } = spawnSync(process.execPath, [fileURLToPath(import.meta.url), 'plan'], {
+    input,
     encoding: 'utf8',
+    maxBuffer: 2 ** 28,
   });
   if (status !== 0) throw new Error(stderr);
   return JSON.parse(stdout);
@@ -114,10 +128,11 @@ const per = (value) => `${value.toFixed(2)} %`;
 const share = (value) => value.toFixed(2);
 
 /** Prints what the planner reaches; whether it is as promised. */
-export function benchPlanner() {
+export async function benchPlanner() {
   let isKept = true;
   for (const { name, sites, seconds, promised } of GROUPS) {
-    const took = sites.map((wanted) => inOwnProcess(wanted, seconds));
+    const took = [];
+    for (const wanted of sites) took.push(await measure(wanted, seconds));
     console.log(`  ${name} (${sites.length} sites):`);
     const first = Math.max(...took.map(({ marks }) => marks[0].at));
     console.log(`    first plan after at most ${first.toFixed(1)} s`);
@@ -148,8 +163,11 @@ export function benchPlanner() {
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   const [asked] = process.argv.slice(2);
-  if (asked) {
+  if (asked === 'plan') {
+    const { sites, seconds } = JSON.parse(readFileSync(0, 'utf8'));
+    process.stdout.write(JSON.stringify(await plan(sites, seconds)));
+  } else if (asked) {
     const { wanted, seconds } = JSON.parse(asked);
-    process.stdout.write(JSON.stringify(await measure(wanted, seconds)));
-  } else if (!benchPlanner()) process.exitCode = 1;
+    console.log(JSON.stringify(await measure(wanted, seconds)));
+  } else if (!(await benchPlanner())) process.exitCode = 1;
 }
