@@ -13,7 +13,6 @@ import { Master } from './master.js';
 import type { GrowingRuntime, MasterAnswer } from './master.js';
 import { costOfChoice, Pool } from './pool.js';
 import type { Choice } from './pool.js';
-import { Rebuild } from './rebuild.js';
 import { seeded } from '../usage/backTest/seeded.js';
 import { seedPool, widen } from './variants.js';
 
@@ -78,10 +77,6 @@ const MADE_TO = 40;
 const LISTED_TO = 60;
 /** On small sites the first plan is far from the bound, and so are plans that matter. */
 const FEW_MACHINES = 10;
-/** Up to so many machines whole plans are also made anew for the room that is left. */
-const LUMPY_MACHINES = 30;
-/** For so many times as long as plans are exchanged. */
-const REBUILD_SHARE = 3;
 
 /** One run of the planner: the best plan so far, and what is known of the best possible. */
 class Planning {
@@ -157,7 +152,6 @@ class Planning {
     for (let turn = 0; !this.isOver(); turn += 1) {
       const slice = turn === 0 ? 500 : Math.min(2000, Math.max(700, bounding.last));
       choice = this.exchange(turn % 4 === 3 ? this.best : choice, slice);
-      if (this.isLumpy && !this.isOver()) this.rebuild(REBUILD_SHARE * slice);
       const mayBound = bounding.rounds < 1 || bounding.spent < BOUND_SHARE * (this.passed - began);
       if (!bounding.isTight && !this.isOver() && mayBound) {
         const before = this.passed;
@@ -189,18 +183,6 @@ class Planning {
     const begin = { choice: from, prices, reach: this.reach(LISTED_TO), upper: this.cost };
     const exchange = new Exchange(this.pool, begin, this.random, (choice) => this.better(choice));
     return exchange.run(() => this.isOver() || this.passed > until);
-  }
-
-  /** On small sites each day holds few visits: what fits matters more than what a minute is worth. */
-  private get isLumpy(): boolean {
-    return this.instance.machines.length <= LUMPY_MACHINES;
-  }
-
-  private rebuild(milliseconds: number): void {
-    const until = this.passed + milliseconds;
-    const begin = { choice: this.best, prices: this.bound.prices };
-    const rebuild = new Rebuild(this.pool, begin, this.random, (choice) => this.better(choice));
-    rebuild.run(() => this.isOver() || this.passed > until);
   }
 
   /** A round of exact plans at the prices of the program; whether more of them would hardly raise the bound. */
