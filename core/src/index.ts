@@ -91,7 +91,7 @@ export * from './shelf/kit.js';
 export * from './planner/instance.js';
 export * from './planner/fromSchedule.js';
 export * from './planner/weights.js';
-export { mendBy, usualMinutes } from './planner/defectWork.js';
+export { mendBy, mendingMinutes, usualMinutes } from './planner/defectWork.js';
 export type { PlannableDefect } from './planner/defectWork.js';
 export { edgeOfVisit, USUAL_MARGINS } from './planner/seasonEdges.js';
 export type { SeasonMargins } from './planner/seasonEdges.js';

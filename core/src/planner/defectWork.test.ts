@@ -1,6 +1,6 @@
 import { civilDate } from '../calendar/civilDate.js';
 import { highsRuntime } from '../solver/testing/loadedHighs.js';
-import { mendBy, mendingItem, usualMinutes } from './defectWork.js';
+import { mendBy, mendingItem, mendingMinutes, usualMinutes } from './defectWork.js';
 import type { PlannableDefect } from './defectWork.js';
 import type { PlannerInstance } from './instance.js';
 import { loadAhead } from './loadAhead.js';
@@ -43,6 +43,10 @@ it('takes as long as somebody said, and as usual where nobody did', () => {
   expect(mendingItem(defect(), TODAY)?.minutes).toBe(usualMinutes('soon'));
   expect(mendingItem(defect({ severity: 'stop' }), TODAY)?.minutes).toBe(usualMinutes('stop'));
   expect([mendingItem(defect({ severity: 'watch' }), TODAY), usualMinutes('watch')]).toEqual([null, null]);
+  // Watched, and mended along the way all the same.
+  expect(
+    [{ minutes: null }, { minutes: 20 }].map((said) => mendingMinutes({ severity: 'watch', ...said })),
+  ).toEqual([0, 20]);
 });
 
 it('is done once, counted from the day on which it was found', () => {

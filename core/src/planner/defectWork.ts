@@ -38,6 +38,11 @@ export function usualMinutes(severity: Severity): number | null {
   return MENDING[severity]?.minutes ?? null;
 }
 
+/** Minutes of hands that mending a defect takes: as somebody said, else as usual; none of what is only watched, unless said. */
+export function mendingMinutes({ severity, minutes }: Pick<PlannableDefect, 'severity' | 'minutes'>): number {
+  return minutes ?? usualMinutes(severity) ?? 0;
+}
+
 /** The day by which a defect is to be mended; null of what is only watched. */
 export function mendBy({
   severity,
@@ -49,7 +54,7 @@ export function mendBy({
 
 /** Mending a defect as work that is done once; null of what is only watched. */
 export function mendingItem(defect: PlannableDefect, today: CivilDate): PlannerItem | null {
-  const { id, severity, minutes } = defect;
+  const { id, severity } = defect;
   const mending = MENDING[severity];
   const by = mendBy(defect);
   if (!mending || by === null) return null;
@@ -61,7 +66,7 @@ export function mendingItem(defect: PlannableDefect, today: CivilDate): PlannerI
     usedHours: 0,
     usedDays: 0,
     hoursToMark: null,
-    minutes: minutes ?? mending.minutes,
+    minutes: mendingMinutes(defect),
     access: [],
     worth: 0,
     latePerHour: perHour,

@@ -6,7 +6,7 @@ import { literal, Op } from 'sequelize';
 import type { WhereOptions } from 'sequelize';
 import { containing } from '../database/containing.js';
 import { Item } from '../models/book.model.js';
-import { Defect } from '../models/defect.model.js';
+import { Defect, OPEN_DEFECTS } from '../models/defect.model.js';
 import { Machine } from '../models/machine.model.js';
 import type { Person } from '../models/person.model.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
@@ -17,9 +17,8 @@ const PAGE_SIZE = 50;
 const OF_LATE = 30;
 const MOST_OF_LATE = 20;
 
-const OPEN = { closedByJobId: null, voidedAt: null };
 const ENDED = { [Op.or]: [{ closedByJobId: { [Op.ne]: null } }, { voidedAt: { [Op.ne]: null } }] };
-const STATES = { open: OPEN, ended: ENDED, all: {} } as const;
+const STATES = { open: OPEN_DEFECTS, ended: ENDED, all: {} } as const;
 
 const BY_SEVERITY = literal(
   `FIELD(Defect.severity, ${SEVERITIES.toReversed()

@@ -18,7 +18,7 @@ import { Person } from '../models/person.model.js';
 import { fault, fieldProblem, notFound, Problem } from '../problem/problem.js';
 import { FleetSchedule } from '../schedule/fleetSchedule.js';
 import { SiteCalendar } from '../site/siteCalendar.js';
-import { Defect, DefectPhoto } from '../models/defect.model.js';
+import { Defect, DefectPhoto, OPEN_DEFECTS } from '../models/defect.model.js';
 import { JobDefect } from '../models/job.model.js';
 import { Photos } from '../photo/photos.js';
 import { toDefectDtos } from './toDefectDto.js';
@@ -52,11 +52,16 @@ export class Defects {
   /** The open defects of a machine, or of all, earliest first. */
   async open(machineId?: string): Promise<DefectDto[]> {
     const rows = await Defect.findAll({
-      where: { closedByJobId: null, voidedAt: null, ...(machineId ? { machineId } : {}) },
+      where: { ...OPEN_DEFECTS, ...(machineId ? { machineId } : {}) },
       include: [Machine, Item],
       order: ['foundOn', 'id'],
     });
     return toDefectDtos(rows, await this.calendar.read());
+  }
+
+  /** Whether anything is known to be wrong with a machine. */
+  async hasOpen(machineId: string): Promise<boolean> {
+    return (await Defect.count({ where: { machineId, ...OPEN_DEFECTS } })) > 0;
   }
 
   /** Photos as they were sent, each as a clean JPEG in its place; undefined where none was. */
@@ -151,10 +156,7 @@ export class Defects {
   /** Says how long mending an open defect takes: the plan reckons with it. */
   async estimate(id: string, { minutes }: EstimateDefectDto): Promise<DefectDto> {
     return this.work.run(async () => {
-      const defect = await Defect.findByPk(id, { lock: true });
-      if (!defect) throw notFound('defect');
-      if (defect.closedByJobId || defect.voidedAt)
-        throw new Problem(409, 'Ended before', 'This defect was mended or taken back meanwhile.');
+      const defect = await this.lockOpen(id);
       await defect.update({ minutes });
       this.work.changed('jobs');
       return this.one(id);
@@ -165,10 +167,7 @@ export class Defects {
   async takeBack(id: string, { reason }: VoidDto, caller: Person): Promise<DefectDto> {
     const { now } = await this.calendar.read();
     return this.work.run(async () => {
-      const defect = await Defect.findByPk(id, { lock: true });
-      if (!defect) throw notFound('defect');
-      if (defect.closedByJobId || defect.voidedAt)
-        throw new Problem(409, 'Ended before', 'This defect was mended or taken back meanwhile.');
+      const defect = await this.lockOpen(id);
       await defect.update({ voidedAt: new Date(now), voidedById: caller.id, voidReason: reason });
       this.work.changed('jobs', 'machines');
       return this.one(id);
@@ -180,6 +179,15 @@ export class Defects {
     const photo = await DefectPhoto.findOne({ where: { id, defectId } });
     if (!photo) throw notFound('photo');
     return photo.bytes;
+  }
+
+  /** Makes writers of a defect wait for each other inside a unit of work; one that has ended is refused. */
+  private async lockOpen(id: string): Promise<Defect> {
+    const defect = await Defect.findByPk(id, { lock: true });
+    if (!defect) throw notFound('defect');
+    if (defect.closedByJobId || defect.voidedAt)
+      throw new Problem(409, 'Ended before', 'This defect was mended or taken back meanwhile.');
+    return defect;
   }
 
   private async keepPhoto(defectId: string, bytes: Buffer, caller: Person): Promise<void> {
@@ -198,7 +206,7 @@ export class Defects {
   /** Closes defects of a machine by a job inside the running unit of work. */
   async close(ids: readonly string[], machineId: string, jobId: string): Promise<void> {
     const open = await Defect.findAll({
-      where: { id: [...ids], machineId, closedByJobId: null, voidedAt: null },
+      where: { id: [...ids], machineId, ...OPEN_DEFECTS },
       lock: true,
     });
     const known = new Set(open.map(({ id }) => id));

@@ -98,7 +98,7 @@ export class Jobs {
             ],
       );
       if (faults.length) throw fieldProblem(...faults);
-      if (itemIds.length === 0 && (await this.defects.open(machineId)).length === 0) {
+      if (itemIds.length === 0 && !(await this.defects.hasOpen(machineId))) {
         const detail = 'The machine has no open defect. Choose at least one item.';
         throw fieldProblem(fault('/itemIds', 'nothing', detail));
       }

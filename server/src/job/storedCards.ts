@@ -1,5 +1,5 @@
 import { addDays, cardState, civilDate } from '@yugator/core';
-import type { CardState, CivilDate } from '@yugator/core';
+import type { CardState, CivilDate, VisitDone } from '@yugator/core';
 import { Op } from 'sequelize';
 import { grouped } from '../database/grouped.js';
 import { Job, JobDefect, JobItem } from '../models/job.model.js';
@@ -31,6 +31,34 @@ export function workOf(card: VisitCard): string[] {
   return [...linesOf(card), ...defectsOf(card)];
 }
 
+/** What was done and what was mended from a day on, by machine; a job that did neither is not read. */
+async function visitsDone(
+  machineIds: readonly string[],
+  from: CivilDate,
+): Promise<ReadonlyMap<string, readonly VisitDone[]>> {
+  const of = {
+    where: { machineId: [...machineIds], state: 'signedOff', doneOn: { [Op.gte]: from } },
+    attributes: ['id', 'machineId', 'doneOn'],
+  };
+  const [done, mended] = await Promise.all([
+    Job.findAll({
+      ...of,
+      include: [{ model: JobItem, where: { outcome: 'done' }, required: true, attributes: ['itemId'] }],
+    }),
+    Job.findAll({ ...of, include: [{ model: JobDefect, required: true, attributes: ['defectId'] }] }),
+  ]);
+  const byMachine = grouped([...done, ...mended], ({ machineId }) => machineId);
+  return new Map(
+    [...byMachine].map(([machineId, jobs]) => [
+      machineId,
+      jobs.flatMap(({ doneOn, items = [], mended: defects = [] }) => {
+        const itemIds = [...items.map(({ itemId }) => itemId), ...defects.map(({ defectId }) => defectId)];
+        return doneOn ? [{ on: civilDate(doneOn), itemIds }] : [];
+      }),
+    ]),
+  );
+}
+
 /** The cards of these days, from a fortnight ago on where none are named, in the order of their days, with what became of them. */
 export async function storedCards(
   today: CivilDate,
@@ -43,21 +71,10 @@ export async function storedCards(
     order: ['onDay', 'machineId'],
   });
   const machineIds = [...new Set(cards.map(({ machineId }) => machineId))];
-  const jobs = await Job.findAll({
-    where: { machineId: machineIds, state: 'signedOff', doneOn: { [Op.gte]: addDays(from, -LOOKED_BACK) } },
-    attributes: ['id', 'machineId', 'doneOn'],
-    include: [
-      { model: JobItem, where: { outcome: 'done' }, required: false, attributes: ['itemId'] },
-      { model: JobDefect, separate: true },
-    ],
-  });
-  const jobsOf = grouped(jobs, ({ machineId }) => machineId);
+  const visitsOf = await visitsDone(machineIds, addDays(from, -LOOKED_BACK));
   return cards.map((card) => {
-    const visits = (jobsOf.get(card.machineId) ?? []).flatMap(({ doneOn, items = [], mended = [] }) => {
-      const done = [...items.map(({ itemId }) => itemId), ...mended.map(({ defectId }) => defectId)];
-      return doneOn ? [{ on: civilDate(doneOn), itemIds: done }] : [];
-    });
-    const state = cardState({ on: civilDate(card.onDay), itemIds: workOf(card) }, visits, today);
+    const work = { on: civilDate(card.onDay), itemIds: workOf(card) };
+    const state = cardState(work, visitsOf.get(card.machineId) ?? [], today);
     return { card, state };
   });
 }

@@ -40,6 +40,9 @@ export class Defect extends Model<InferAttributes<Defect>, InferCreationAttribut
   @BelongsTo(() => Item) declare item?: NonAttribute<Item>;
 }
 
+/** Defects that are neither mended nor taken back. */
+export const OPEN_DEFECTS = { closedByJobId: null, voidedAt: null } as const;
+
 /** What a defect looks like: a JPEG. */
 @Table({ tableName: 'defect_photos' })
 export class DefectPhoto extends Model<InferAttributes<DefectPhoto>, InferCreationAttributes<DefectPhoto>> {

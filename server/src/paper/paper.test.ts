@@ -51,27 +51,6 @@ function jobOf(job: JobDto, lines: typeof ANNUAL): JobDto {
   };
 }
 
-/** Something wrong with the machine of a job. */
-function defectOf({ machine }: JobDto, words: string): DefectDto {
-  return {
-    id: 'd',
-    machine,
-    words,
-    foundOn: '2027-05-11',
-    reportedBy: 'operator',
-    severity: 'soon',
-    minutes: null,
-    itemName: null,
-    foundInJobId: null,
-    openJobId: null,
-    plannedOn: null,
-    closedByJobId: null,
-    ended: null,
-    photos: [],
-    searches: [],
-  };
-}
-
 /** How many pages a job sheet takes. */
 async function pagesOf(job: JobDto): Promise<number> {
   const pdf = await toPdf(paperOf('a4', 'Job sheet', jobSheetPaper(job, 'metric')));
@@ -104,9 +83,13 @@ describe('a job sheet on paper', () => {
     expect(words).toMatch(/Date _+ +Hours _+/);
   });
 
-  it('says what is wrong with the machine, with a place to say that it was mended; alone too', () => {
+  it('says what is wrong with the machine, with a place to say that it was mended; alone too', async () => {
     const words = 'Deck belt is frayed';
-    const told = jobOf({ ...job, defects: [defectOf(job, words)] }, []);
+    const path = `/api/machines/${yard.crew.machine}/defects`;
+    const { body: defects } = await yard.ask<DefectDto[]>('POST', path, {
+      body: { words, severity: 'soon' },
+    });
+    const told = jobOf({ ...job, defects }, []);
     const [before, after] = wordsOf(jobSheetPaper(told, 'metric')).split('Sign off');
     expect(before).toContain(`Mend: ${words}`);
     expect(before).toContain(CAUTIONS.raisedDeck.text);

@@ -1,11 +1,11 @@
 import { civilDate } from '@yugator/core';
-import { Defect } from '../models/defect.model.js';
+import { Defect, OPEN_DEFECTS } from '../models/defect.model.js';
 import type { OpenDefect } from './planInstance.js';
 
 /** The open defects of the fleet, earliest first, as the plan asks for them. */
 export async function openDefects(): Promise<(OpenDefect & { readonly machineId: string })[]> {
   const rows = await Defect.findAll({
-    where: { closedByJobId: null, voidedAt: null },
+    where: OPEN_DEFECTS,
     attributes: ['id', 'machineId', 'severity', 'foundOn', 'words', 'minutes'],
     order: ['foundOn', 'id'],
     raw: true,

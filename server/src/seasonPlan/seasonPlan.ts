@@ -169,18 +169,11 @@ export class SeasonPlans {
           })),
         ),
       );
-      const work = rows.flatMap(({ id, card }) =>
-        card.itemIds.map((itemId) => ({ cardId: id, itemId, isDefect: defects.has(itemId) })),
-      );
-      await inChunks(
-        work.filter(({ isDefect }) => !isDefect),
-        (chunk) => VisitCardItem.bulkCreate(chunk.map(({ cardId, itemId }) => ({ cardId, itemId }))),
-      );
-      await inChunks(
-        work.filter(({ isDefect }) => isDefect),
-        (chunk) =>
-          VisitCardDefect.bulkCreate(chunk.map(({ cardId, itemId }) => ({ cardId, defectId: itemId }))),
-      );
+      const work = rows.flatMap(({ id: cardId, card }) => card.itemIds.map((id) => ({ cardId, id })));
+      const lines = work.flatMap(({ cardId, id }) => (defects.has(id) ? [] : [{ cardId, itemId: id }]));
+      const mended = work.flatMap(({ cardId, id }) => (defects.has(id) ? [{ cardId, defectId: id }] : []));
+      await inChunks(lines, (chunk) => VisitCardItem.bulkCreate(chunk));
+      await inChunks(mended, (chunk) => VisitCardDefect.bulkCreate(chunk));
       await site.update({
         planVersion: version + 1,
         planKnown,

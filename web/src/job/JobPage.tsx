@@ -52,6 +52,13 @@ function isForDefects({ items }: JobDto): boolean {
   return items.length === 0;
 }
 
+/** What a job is for, or how far it is. */
+function progressWords(job: JobDto): string {
+  if (isForDefects(job)) return `for ${countWords(job.defects.length, 'open defect')}`;
+  const settled = job.items.filter(({ outcome }) => outcome !== null).length;
+  return `${settled} of ${countWords(job.items.length, 'item')} settled`;
+}
+
 type Mode = 'step' | 'whole';
 /** The kit's own grey is too faint on chalk. */
 const TOGGLE = { color: 'var(--ink)', minHeight: 44 };
@@ -133,7 +140,6 @@ export function JobPage() {
   const waiting = useOutbox();
   const job = useMemo(() => data && withWaiting(data, waiting, person.name), [data, waiting, person.name]);
   if (!job) return error ? <Failed error={error} again={refetch} /> : <Loading />;
-  const settled = job.items.filter(({ outcome }) => outcome !== null).length;
   return (
     <>
       <PageHead
@@ -145,7 +151,7 @@ export function JobPage() {
         }
         under={
           job.state === 'open'
-            ? `Job opened ${dayWords(job.openedOn, today)} by ${job.openedBy}; ${isForDefects(job) ? `for ${countWords(job.defects.length, 'open defect')}` : `${settled} of ${countWords(job.items.length, 'item')} settled`}`
+            ? `Job opened ${dayWords(job.openedOn, today)} by ${job.openedBy}; ${progressWords(job)}`
             : undefined
         }
       />

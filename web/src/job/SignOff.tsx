@@ -20,7 +20,7 @@ import { Loading } from '../page/Loading.js';
 import { useNotice } from '../page/Notice.js';
 import { useOutbox } from '../outbox/useOutbox.js';
 import { useSession } from '../session/useSession.js';
-import { drainedWaste, handsOnMinutes, usualMinutes } from '@yugator/core';
+import { drainedWaste, handsOnMinutes, mendingMinutes } from '@yugator/core';
 import type { Waste } from '@yugator/core';
 import { FluidReason } from './FluidReason.js';
 import { FoundDefects } from './FoundDefects.js';
@@ -56,6 +56,8 @@ function drainedOf(job: JobDto, done: readonly string[]): DrainedDto[] {
   }));
 }
 
+const NONE: readonly string[] = [];
+
 /**
  * What the items done so far, and the defects that were mended, come to: their minutes of hands, what they take from the shelf, and what
  * they drain.
@@ -67,10 +69,7 @@ function proposalOf(
   const done = job.items.filter(({ outcome }) => outcome === 'done').map(({ itemId }) => itemId);
   const mended = job.defects.filter(({ id }) => mendedIds.includes(id));
   return {
-    minutes: mended.reduce(
-      (sum, { minutes, severity }) => sum + (minutes ?? usualMinutes(severity) ?? 0),
-      handsOnMinutes(job.setUp, done),
-    ),
+    minutes: mended.reduce((sum, defect) => sum + mendingMinutes(defect), handsOnMinutes(job.setUp, done)),
     drained: drainedOf(job, done),
     draws: proposedDraws(job).map(({ articleId, quantity, left, onHand }) => ({
       articleId,
@@ -82,15 +81,14 @@ function proposalOf(
 }
 
 /** Has the proposal follow what is done, as long as nobody has put it right by hand. */
-function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto): void {
+function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto, mendedIds: readonly string[]): void {
   const { dirtyFields } = form.formState;
   const isOurs = {
     minutes: !dirtyFields.minutes,
     draws: !dirtyFields.draws,
     drained: !dirtyFields.drained,
   };
-  const mended = form.watch('mendedDefectIds');
-  const proposal = useMemo(() => JSON.stringify(proposalOf(job, mended ?? [])), [job, mended]);
+  const proposal = useMemo(() => JSON.stringify(proposalOf(job, mendedIds)), [job, mendedIds]);
   useEffect(() => {
     const { minutes, draws, drained }: ReturnType<typeof proposalOf> = JSON.parse(proposal);
     if (isOurs.minutes) form.setValue('minutes', minutes);
@@ -148,14 +146,15 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
   const form = useDtoForm(SignOffDto, {
     doneOn: today,
     doneById: person.id,
-    ...proposalOf(job, []),
+    ...proposalOf(job, NONE),
     mendedDefectIds: [],
     fluidReason: '',
     note: '',
     version: job.version,
   });
   const { queryKey } = jobQueries.one(job.id);
-  useProposal(form, job);
+  const mendedIds = form.watch('mendedDefectIds') ?? NONE;
+  useProposal(form, job, mendedIds);
   const signOff = useWrite<JobDto, SignOffDto>(
     (body) => ({ method: 'POST', path: `/jobs/${job.id}/sign-off`, body }),
     ['jobs', 'readings', 'shelf'],
@@ -166,7 +165,7 @@ function SignOffForm({ job, people }: Props & { people: readonly PersonDto[] }) 
   );
   const drained = useMemo(() => drainedOf(job, []), [job]);
   const isWaiting = useOutbox().some((entry) => stepOfEntry(entry)?.jobId === job.id);
-  const isMended = (form.watch('mendedDefectIds') ?? []).length > 0;
+  const isMended = mendedIds.length > 0;
   const nothingSaid = !isMended && job.items.every(({ outcome }) => outcome === null);
   const submit = (event: FormEvent) => {
     event.preventDefault();
