@@ -1,5 +1,6 @@
 import type { Column } from './column.js';
 import { f64, one } from './dense.js';
+import { giveWay } from './giveWay.js';
 import { carry, costOfChoice, pricedColumn } from './pool.js';
 import type { Choice, Load, Pool } from './pool.js';
 import type { DayPrices } from './prices.js';
@@ -23,6 +24,9 @@ const MOST_LOOKS = 1500;
 const MAKE_EVERY = 12;
 const WEIGH_EVERY = 32;
 const REPAIR_EVERY = 200;
+/** On small sites few plans fit beside each other, and machines give way for it: measured, dearer on large ones than it is worth. */
+const FEW_MACHINES = 30;
+const GIVE_WAY_EVERY = 120;
 /** Part of the steps that begin at a day that is too full, where there is one. */
 const AT_FULL_DAYS = 0.7;
 
@@ -82,7 +86,7 @@ export class Exchange {
       if (this.steps % WEIGH_EVERY === 0) this.weigh();
       this.steps += 1;
       this.step();
-      if (this.steps % REPAIR_EVERY === 0) this.tryRepair();
+      if (this.steps % this.repairEvery === 0) this.tryRepair();
     }
     return this.now;
   }
@@ -133,13 +137,24 @@ export class Exchange {
     this.onFound([...choice]);
   }
 
+  private get isSmall(): boolean {
+    return this.now.length <= FEW_MACHINES;
+  }
+
+  private get repairEvery(): number {
+    return this.isSmall ? GIVE_WAY_EVERY : REPAIR_EVERY;
+  }
+
   private tryRepair(): void {
     const isFull = this.pool.beyond(this.load) > 1e-6;
-    if (!isFull || this.steps - this.lastFound < REPAIR_EVERY || this.cost >= this.upper - 1e-6) return;
+    if (!isFull || this.steps - this.lastFound < this.repairEvery || this.cost >= this.upper - 1e-6) return;
     const { prices } = this.begin;
     const part = (list: Float64Array) => list.map((price) => 0.4 * price);
     const gentle = { minute: part(prices.minute), bay: part(prices.bay) };
-    const repaired = repair(this.pool, this.now, gentle, this.random);
+    const { pool, now, random, upper } = this;
+    const repaired = this.isSmall
+      ? giveWay(pool, now, gentle, { random, upper })
+      : repair(pool, now, gentle, random);
     if (repaired && costOfChoice(repaired) < this.upper - 1e-6) this.find(repaired);
   }
 
