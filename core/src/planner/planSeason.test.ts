@@ -91,7 +91,7 @@ describe('on sites of the usual size', () => {
 
   it.each([1, 2, 3])('costs less than what a careful person plans by hand: site %i', (seed) => {
     const site = inventedSite({ machines: 20, weeks: 12, seed, load: 0.7 });
-    const { plan } = planSeason(site, highs, { milliseconds: 150, gap: 0.01, now: steadyClock(1) });
+    const { plan } = planSeason(site, highs, { milliseconds: 60, gap: 0.01, now: steadyClock(1) });
     for (const rule of ['byItem', 'byMachine'] as const) {
       const byHand = walked(site, plannedByHand(site, rule));
       expect(byHand.faults).toEqual([]);
