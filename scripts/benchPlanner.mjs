@@ -45,6 +45,8 @@ const GROUPS = [
     name: '5 machines, 12 weeks, load 0.7',
     sites: [1, 2, 3].map((seed) => ({ machines: 5, weeks: 12, seed, load: 0.7 })),
     seconds: 30,
+    // As the application plans: the solver goes another way to a proof that need not be as sharp.
+    gap: 0.01,
     promised: [{ after: 31, median: 1 }],
   },
   {
@@ -55,6 +57,8 @@ const GROUPS = [
   },
 ];
 
+/** Planning goes on until it is so near to the best possible, to see what it reaches in a time. */
+const SHARP = 0.002;
 const FIRST_SECONDS = 1;
 const MOST_MB = 300;
 
@@ -72,23 +76,23 @@ async function sitesOf({ dailyUntil = Infinity, ...wanted }) {
 }
 
 /** Plans a site in this process, which holds nothing but the planner: its memory is the planner's. */
-async function plan({ warmUp, site }, seconds) {
+async function plan({ warmUp, site }, seconds, gap) {
   const load = createRequire(`${root}/web/package.json`)('highs');
   const solver = plannerSolver(await load());
-  planSeason(warmUp, solver, effortOf(3));
+  planSeason(warmUp, solver, effortOf(3, gap));
   const began = performance.now();
   const marks = [];
-  const found = planSeason(site, solver, effortOf(seconds), ({ cost, bound }) =>
+  const found = planSeason(site, solver, effortOf(seconds, gap), ({ cost, bound }) =>
     marks.push({ at: (performance.now() - began) / 1000, gap: (100 * (cost - bound)) / cost }),
   );
   return { marks, found, memory: process.resourceUsage().maxRSS / 1e3 };
 }
 
 /** Plans a site in a process of its own, and judges its plan. */
-async function measure(wanted, seconds) {
+async function measure(wanted, seconds, gap = SHARP) {
   const sites = await sitesOf(wanted);
   const { site } = sites;
-  const { marks, found, memory } = inOwnProcess(sites, seconds);
+  const { marks, found, memory } = inOwnProcess({ sites, seconds, gap });
   const { walked } = await testingModule(root, 'planner/testing/walked.ts');
   const { plannedByHand } = await testingModule(root, 'planner/testing/byHand.ts');
   const own = walked(site, found.plan);
@@ -105,16 +109,16 @@ async function measure(wanted, seconds) {
   };
 }
 
-function effortOf(seconds) {
-  return { milliseconds: seconds * 1000, gap: 0.002, now: () => performance.now() };
+function effortOf(seconds, gap) {
+  return { milliseconds: seconds * 1000, gap, now: () => performance.now() };
 }
 
 function gapAfter({ marks }, seconds) {
   return marks.filter(({ at }) => at <= seconds + 0.5).at(-1)?.gap ?? Infinity;
 }
 
-function inOwnProcess(sites, seconds) {
-  const input = JSON.stringify({ sites, seconds });
+function inOwnProcess(wanted) {
+  const input = JSON.stringify(wanted);
   const { stdout, stderr, status } = spawnSync(process.execPath, [fileURLToPath(import.meta.url), 'plan'], {
     input,
     encoding: 'utf8',
@@ -130,9 +134,9 @@ const share = (value) => value.toFixed(2);
 /** Prints what the planner reaches; whether it is as promised. */
 export async function benchPlanner() {
   let isKept = true;
-  for (const { name, sites, seconds, promised } of GROUPS) {
+  for (const { name, sites, seconds, gap, promised } of GROUPS) {
     const took = [];
-    for (const wanted of sites) took.push(await measure(wanted, seconds));
+    for (const wanted of sites) took.push(await measure(wanted, seconds, gap));
     console.log(`  ${name} (${sites.length} sites):`);
     const first = Math.max(...took.map(({ marks }) => marks[0].at));
     console.log(`    first plan after at most ${first.toFixed(1)} s`);
@@ -164,10 +168,10 @@ export async function benchPlanner() {
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   const [asked] = process.argv.slice(2);
   if (asked === 'plan') {
-    const { sites, seconds } = JSON.parse(readFileSync(0, 'utf8'));
-    process.stdout.write(JSON.stringify(await plan(sites, seconds)));
+    const { sites, seconds, gap } = JSON.parse(readFileSync(0, 'utf8'));
+    process.stdout.write(JSON.stringify(await plan(sites, seconds, gap)));
   } else if (asked) {
-    const { wanted, seconds } = JSON.parse(asked);
-    console.log(JSON.stringify(await measure(wanted, seconds)));
+    const { wanted, seconds, gap } = JSON.parse(asked);
+    console.log(JSON.stringify(await measure(wanted, seconds, gap)));
   } else if (!(await benchPlanner())) process.exitCode = 1;
 }

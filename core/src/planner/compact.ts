@@ -2,10 +2,12 @@ import { MipBuilder } from '../solver/mip.js';
 import type { Mip, MipSolution } from '../solver/mip.js';
 import type { Column } from './column.js';
 import { f64, i32, one, u8 } from './dense.js';
+import { mayHave } from './hopeful.js';
+import type { HopefulArcs } from './hopeful.js';
 import type { MachineSearch } from './machineSearch.js';
 import type { Pool } from './pool.js';
 import { arcOf } from './tables.js';
-import type { ItemTable } from './tables.js';
+import type { ItemTable, MachineTable } from './tables.js';
 
 /** Which of its columns say that an item is done on a node: by machine, then by item, then by node; -1 where it cannot be. */
 interface Compact {
@@ -16,6 +18,13 @@ interface Compact {
 }
 
 type Terms = [column: number, factor: number][];
+
+/** Last done on one node, next done on another. */
+interface Arc {
+  readonly from: number;
+  readonly to: number;
+  readonly cost: number;
+}
 
 /** What is shared by the items of a visit, by node: the visit itself, and each opening. */
 interface SharedColumns {
@@ -32,7 +41,10 @@ class Builder {
   private readonly minutes: Terms[];
   private readonly bays: Terms[];
 
-  constructor(private readonly pool: Pool) {
+  constructor(
+    private readonly pool: Pool,
+    private readonly hopeful: HopefulArcs,
+  ) {
     this.minutes = Array.from(pool.minutes, () => []);
     this.bays = Array.from(pool.minutes, () => []);
   }
@@ -54,12 +66,16 @@ class Builder {
   }
 
   private addMachine({ table }: MachineSearch): Int32Array[] {
-    const { n, width } = table;
+    const { n, width, items } = table;
+    const arcs = items.map((_item, item) => this.arcsOf(table, item));
+    const isDoneOn = (node: number) => (item: number) => one(arcs, item).some(({ to }) => to === node);
     const shared: SharedColumns = {
       visit: new Int32Array(width).fill(-1),
       openings: Array.from(table.access, () => new Int32Array(width).fill(-1)),
     };
     for (let node = 1; node <= n; node += 1) {
+      const able = [...items.keys()].filter(isDoneOn(node));
+      if (able.length === 0 && u8(table.mustVisit, node) === 0) continue;
       const day = i32(table.dayOf, node);
       const cost = table.setUp + f64(table.ownCost, node);
       const visit = this.mip.column(cost, 1, true, u8(table.mustVisit, node));
@@ -67,13 +83,26 @@ class Builder {
       this.takes(visit, day, table.setUp);
       one(this.bays, day).push([visit, 1]);
       for (const [access, minutes] of table.access.entries()) {
+        if (!able.some((item) => one(items, item).access.includes(access))) continue;
         const opened = this.mip.column(minutes, 1);
         one(shared.openings, access)[node] = opened;
         this.takes(opened, day, minutes);
         this.needs(opened, visit);
       }
     }
-    return table.items.map((item) => this.addItem(item, table, shared));
+    return items.map((item, at) => this.addItem(item, one(arcs, at), table, shared));
+  }
+
+  /** The arcs of an item that may be in a plan that is good enough. */
+  private arcsOf({ place, n, width, items }: MachineTable, item: number): Arc[] {
+    const arcs: Arc[] = [];
+    for (let to = 1; to <= n + 1; to += 1)
+      for (let from = 0; from < to; from += 1) {
+        const cost = arcOf(one(items, item), width, from, to);
+        if (cost < Infinity && mayHave(this.hopeful, place, item, from * width + to))
+          arcs.push({ from, to, cost });
+      }
+    return arcs;
   }
 
   /** One thing is not done without the other. */
@@ -87,20 +116,18 @@ class Builder {
 
   private addItem(
     item: ItemTable,
-    { n, width, dayOf }: MachineSearch['table'],
+    arcs: readonly Arc[],
+    { n, width, dayOf }: MachineTable,
     shared: SharedColumns,
   ): Int32Array {
     const done = new Int32Array(width).fill(-1);
     const into: Terms[] = Array.from({ length: width }, () => []);
     const outOf: Terms[] = Array.from({ length: width }, () => []);
-    for (let to = 1; to <= n + 1; to += 1)
-      for (let from = 0; from < to; from += 1) {
-        const cost = arcOf(item, width, from, to);
-        if (cost === Infinity) continue;
-        const arc = this.mip.column(cost, 1, false);
-        one(into, to).push([arc, 1]);
-        one(outOf, from).push([arc, -1]);
-      }
+    for (const { from, to, cost } of arcs) {
+      const arc = this.mip.column(cost, 1, false);
+      one(into, to).push([arc, 1]);
+      one(outOf, from).push([arc, -1]);
+    }
     this.mip.row(
       one(outOf, 0).map(([arc]) => [arc, 1] as const),
       1,
@@ -120,8 +147,9 @@ class Builder {
   }
 }
 
-export function compactModel(pool: Pool): Compact {
-  return new Builder(pool).build();
+/** The program of all plans that are made of hopeful arcs. */
+export function compactModel(pool: Pool, hopeful: HopefulArcs): Compact {
+  return new Builder(pool, hopeful).build();
 }
 
 /** The plans of the machines that a solution of the program says. */

@@ -111,6 +111,9 @@ export class MachineSearch {
     return this.exactSearch.find(below, most);
   }
 
+  /** What an item by itself costs on each node, at the prices and the split of the last {@link price}. */
+  readonly costsAlone = (item: number): Float64Array => this.split.nodeCostOf(item);
+
   /** 1 for the nodes on which something is done. */
   visited(done: Assignment): Uint8Array {
     const { n, width, items } = this.table;

@@ -8,6 +8,7 @@ import { Exchange } from './exchange.js';
 import { generateColumns, priceAll } from './generate.js';
 import type { Bound, PricingEffort } from './generate.js';
 import { greedyPlan } from './greedy.js';
+import { hopefulArcs } from './hopeful.js';
 import type { PlannerInstance, SeasonPlan } from './instance.js';
 import { Master } from './master.js';
 import type { GrowingRuntime, MasterAnswer } from './master.js';
@@ -65,8 +66,10 @@ export function plannerSolver(highs: GrowingRuntime & HighsRuntime): PlannerSolv
 
 /** Sites of so many machines are proved by the one program for the whole, after a part of the time. */
 const COMPACT_MACHINES = 5;
-const SMALL_SEARCH = 0.3;
+const SMALL_SEARCH = 0.15;
 const LEAST_PROOF_SECONDS = 1;
+/** A good plan is known by then: what is wanted is the proof. */
+const FOR_SOLUTIONS = 0.01;
 /** Machines with more days in the workshop are searched exactly only so far. */
 const MANY_DAYS = 33;
 /** Part of the time after the first program that may go into the bound. */
@@ -168,9 +171,9 @@ class Planning {
 
   /** The whole of a small site as one program: the best plan, or nearly, and the proof. */
   private prove(solve: SolveMip): void {
-    const compact = compactModel(this.pool);
+    const compact = compactModel(this.pool, hopefulArcs(this.pool, this.bound.prices, this.cost));
     const seconds = Math.max(LEAST_PROOF_SECONDS, (this.until - this.passed) / 1000);
-    const solution = solve(compact.mip, { gap: this.effort.gap, seconds });
+    const solution = solve(compact.mip, { gap: this.effort.gap, seconds, forSolutions: FOR_SOLUTIONS });
     if (!solution) return;
     this.better(chosenBy(compact, solution, this.pool));
     this.raise(Math.min(solution.bound + compact.constant, this.cost), this.bound.prices);

@@ -41,6 +41,8 @@ export interface HighsRuntime {
   createModel(data: ModelArrays): HighsModel;
 }
 
+/** As the solver itself has it. */
+const USUAL_FOR_SOLUTIONS = 0.05;
 /** A feasible solution is there (`primal_solution_status`). */
 const FEASIBLE = 2;
 
@@ -82,7 +84,7 @@ function solutionOf(model: HighsModel, { columns }: Mip): MipSolution | null {
 
 /** Solves programs with a loaded runtime. It blocks while it solves. */
 export function solveWithHighs(highs: HighsRuntime): SolveMip {
-  return (mip: Mip, { gap, seconds }: Effort, onBetter) => {
+  return (mip: Mip, { gap, seconds, forSolutions = USUAL_FOR_SOLUTIONS }: Effort, onBetter) => {
     const model = highs.createModel(arraysOf(mip));
     try {
       // Of programs of this size, presolving, looking for symmetry and a second search by reduced costs take longer than they save
@@ -92,6 +94,7 @@ export function solveWithHighs(highs: HighsRuntime): SolveMip {
         presolve: 'off',
         mip_detect_symmetry: false,
         mip_heuristic_run_root_reduced_cost: false,
+        mip_heuristic_effort: forSolutions,
         mip_rel_gap: gap,
         mip_abs_gap: 1e-6,
         time_limit: seconds,

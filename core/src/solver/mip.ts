@@ -31,6 +31,8 @@ export interface Effort {
   /** share of the cost, 0 for the very best */
   readonly gap: number;
   readonly seconds: number;
+  /** share of the work that goes into better solutions rather than into the bound */
+  readonly forSolutions?: number;
 }
 
 /** Solves a program; null where no solution was found. `onBetter` hears of every better one. */
