@@ -51,7 +51,7 @@ const GROUPS = [
   },
   {
     name: '20 machines, 12 weeks, load 0.7',
-    sites: [1, 2, 3].map((seed) => ({ machines: 20, weeks: 12, seed, load: 0.7 })),
+    sites: [1, 2, 3, 4, 5, 6, 7, 8, 9].map((seed) => ({ machines: 20, weeks: 12, seed, load: 0.7 })),
     seconds: 30,
     promised: [{ after: 30, median: 2, worst: 6 }],
   },
