@@ -1,3 +1,4 @@
+import { drawn, nth } from './chance.js';
 import { Chooser } from './chooser.js';
 import type { Entry } from './chooser.js';
 import type { Column } from './column.js';
@@ -5,6 +6,7 @@ import { f64, one } from './dense.js';
 import { giveWay } from './giveWay.js';
 import { carry, costOfChoice, pricedColumn } from './pool.js';
 import type { Choice, Load, Pool } from './pool.js';
+import { overPrices } from './prices.js';
 import type { DayPrices } from './prices.js';
 import { repair } from './refit.js';
 
@@ -62,10 +64,7 @@ export class Exchange {
     this.now = [...choice];
     this.upper = begin.upper;
     this.load = pool.loadOf(choice);
-    this.over = {
-      minute: prices.minute.map((price) => Math.max(MINUTE_OVER, 1.2 * price)),
-      bay: prices.bay.map((price) => Math.max(BAY_OVER, 1.2 * price)),
-    };
+    this.over = overPrices(prices, { minute: MINUTE_OVER, bay: BAY_OVER });
     this.lists = pool.byMachine.map((columns, machine) =>
       shortList(columns, one(choice, machine), prices, reach),
     );
@@ -229,26 +228,4 @@ function shortList(columns: readonly Column[], now: Column, prices: DayPrices, r
   return list.some(({ column }) => column === now)
     ? list
     : [...list, { column: now, priced: pricedColumn(now, prices) }];
-}
-
-/** A place by chance, each as often as its weight says; -1 where none weighs anything. */
-function drawn(count: number, random: () => number, weightOf: (at: number) => number): number {
-  let sum = 0;
-  let chosen = -1;
-  for (let at = 0; at < count; at += 1) {
-    const weight = weightOf(at);
-    if (weight <= 1e-6) continue;
-    sum += weight;
-    if (random() * sum < weight) chosen = at;
-  }
-  return chosen;
-}
-
-function nth(set: ReadonlySet<number>, random: () => number): number | null {
-  let left = Math.floor(random() * set.size);
-  for (const each of set) {
-    if (left === 0) return each;
-    left -= 1;
-  }
-  return null;
 }

@@ -1,9 +1,11 @@
+import { drawn, shuffled } from './chance.js';
 import type { Column } from './column.js';
 import { f64, one } from './dense.js';
 import { carry, costOfChoice } from './pool.js';
 import type { Choice, Load, Pool } from './pool.js';
+import { overPrices } from './prices.js';
 import type { DayPrices, OverPrices } from './prices.js';
-import { refit, shuffled } from './refit.js';
+import { refit } from './refit.js';
 
 const MOST_STEPS = 30;
 /** What a minute and a bay too many cost at first, and by how much more with each step on which they still are. */
@@ -37,10 +39,7 @@ class GivingWay {
   ) {
     this.now = [...choice];
     this.load = pool.loadOf(choice);
-    this.over = {
-      minute: prices.minute.map((price) => Math.max(MINUTE_OVER, 1.2 * price)),
-      bay: prices.bay.map((price) => Math.max(BAY_OVER, 1.2 * price)),
-    };
+    this.over = overPrices(prices, { minute: MINUTE_OVER, bay: BAY_OVER });
   }
 
   /** Null where it does not come to fit, or costs too much for that. */
@@ -69,16 +68,10 @@ class GivingWay {
 
   /** A day that is too full, the fuller the likelier; -1 where there is none. */
   private fullDay(): number {
-    let sum = 0;
-    let full = -1;
-    for (let day = 0; day < this.pool.minutes.length; day += 1) {
+    return drawn(this.pool.minutes.length, this.random, (day) => {
       const { minutes, bays } = this.beyond(day);
-      const weight = minutes + MINUTES_OF_BAY * bays;
-      if (weight === 0) continue;
-      sum += weight;
-      if (this.random() * sum < weight) full = day;
-    }
-    return full;
+      return minutes + MINUTES_OF_BAY * bays;
+    });
   }
 
   private giveWay(day: number, step: number): void {

@@ -1,4 +1,5 @@
 import { f64, i32, one } from './dense.js';
+import { priceAll } from './generate.js';
 import type { Pool } from './pool.js';
 import type { DayPrices } from './prices.js';
 import type { ItemTable } from './tables.js';
@@ -7,7 +8,7 @@ import type { ItemTable } from './tables.js';
 export type HopefulArcs = readonly (readonly Uint8Array[])[];
 
 /** So many steps make the split of what items share about as good as it becomes. */
-const EFFORT = { steps: 300, rounds: 1, near: 0 };
+const EFFORT = { steps: 300, rounds: 1, near: 0, exact: 0 };
 const ROUNDING = 1e-6;
 
 /**
@@ -15,11 +16,7 @@ const ROUNDING = 1e-6;
  * with the bound of everything else, cost more. Whatever the prices, no plan that is as good is lost; good prices leave few arcs.
  */
 export function hopefulArcs(pool: Pool, prices: DayPrices, upper: number): HopefulArcs {
-  let bound = 0;
-  for (let day = 0; day < pool.minutes.length; day += 1)
-    bound -= f64(prices.minute, day) * f64(pool.minutes, day) + f64(prices.bay, day) * f64(pool.bays, day);
-  for (const [machine, search] of pool.searches.entries())
-    bound += search.price(prices, EFFORT, pool.cheapest(machine, prices)).bound;
+  const { bound } = priceAll(pool, prices, EFFORT, null);
   const spare = upper - bound + ROUNDING;
   return pool.searches.map(({ table, costsAlone }) =>
     table.items.map((item, at) => arcsWithin(item, table.n, costsAlone(at), spare)),

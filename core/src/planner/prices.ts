@@ -16,6 +16,17 @@ export interface Room {
 /** What a minute and a bay beyond what is left cost: a way through plans that do not fit yet. */
 export type OverPrices = DayPrices;
 
+/** What goes beyond is a little dearer than what is there, and no cheaper than `least`. */
+export function overPrices(
+  { minute, bay }: DayPrices,
+  least: { readonly minute: number; readonly bay: number },
+): OverPrices {
+  return {
+    minute: minute.map((price) => Math.max(least.minute, 1.2 * price)),
+    bay: bay.map((price) => Math.max(least.bay, 1.2 * price)),
+  };
+}
+
 /** A machine at prices: what a visit, an opening and the work of an item cost on each of its nodes, and where it may come. */
 export class PricedMachine {
   /** set-up with its bay and its own cost, by node */

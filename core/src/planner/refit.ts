@@ -1,3 +1,4 @@
+import { shuffled } from './chance.js';
 import type { Column } from './column.js';
 import { f64, one } from './dense.js';
 import { carry, fits, pricedColumn } from './pool.js';
@@ -62,16 +63,4 @@ export function takeRoom(room: Room, { days, minutes }: Column): void {
     room.minutes[day] = f64(room.minutes, day) - one(minutes, at);
     room.bays[day] = f64(room.bays, day) - 1;
   }
-}
-
-/** A list in an order by chance (Fisher and Yates). */
-export function shuffled<T>(list: readonly T[], random: () => number): T[] {
-  const mixed = [...list];
-  for (let at = mixed.length - 1; at > 0; at -= 1) {
-    const other = Math.floor(random() * (at + 1));
-    const own = one(mixed, at);
-    mixed[at] = one(mixed, other);
-    mixed[other] = own;
-  }
-  return mixed;
 }
