@@ -6,6 +6,8 @@ const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 const ARGS = [
   ...['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
   ...['--disable-component-update', '--disable-sync'],
+  // What the browser draws of its own for each window, which nobody sees.
+  '--disable-features=PreloadTopChromeWebUI,WebUIOmniboxPopup',
 ];
 
 /** A page that is as it should be shows it at once; on a machine that others keep busy, when its turn comes. */
@@ -21,13 +23,24 @@ export function launch(): Promise<Browser> {
   return puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: ARGS });
 }
 
+interface Device {
+  /** Whether it keeps the application for where there is no signal: to fetch all of it takes as long as many a test. */
+  readonly isKeeping?: boolean;
+}
+
 /** A page in a context of its own (another person's browser). What goes wrong on it is collected in `complaints`. */
 export async function newVisitor(
   browser: Browser,
   viewport = DESK,
+  { isKeeping = false }: Device = {},
 ): Promise<{ page: Page; complaints: string[] }> {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
+  if (!isKeeping) {
+    await page.evaluateOnNewDocument(() => {
+      ServiceWorkerContainer.prototype.register = () => new Promise(() => {});
+    });
+  }
   page.setDefaultTimeout(PATIENCE_MS);
   await page.setViewport(viewport);
   // Colours are judged at rest, not half-way between two states.

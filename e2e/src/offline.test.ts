@@ -26,7 +26,7 @@ async function idOf(page: Page, tag: string): Promise<string> {
 
 describe('without signal', () => {
   it('the screens open as they were last seen and say from when; with the signal they are as new', async () => {
-    const { page } = await newVisitor(shed.browser, PHONE);
+    const { page } = await newVisitor(shed.browser, PHONE, { isKeeping: true });
     await signIn(page, shed.yugator.address, 'Ansel Pike');
     const id = await idOf(page, 'T-02');
     // The first page of all is kept with the second visit to one.
@@ -73,7 +73,7 @@ describe('without signal', () => {
   });
 
   it('whoever signs out leaves nothing behind, and the next person sees nothing of theirs', async () => {
-    const { page } = await newVisitor(shed.browser, PHONE);
+    const { page } = await newVisitor(shed.browser, PHONE, { isKeeping: true });
     await signIn(page, shed.yugator.address, 'Marit Osgood');
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null, {
       timeout: 60_000,

@@ -83,7 +83,7 @@ const NUMBERS = Array.from({ length: 10 }, (_, at) => at + 1);
 
 describe('what is typed without signal', () => {
   it('forty writes of all kinds wait, outlive a killed tab, and are there once and in order', async () => {
-    let { page } = await newVisitor(shed.browser, PHONE);
+    let { page } = await newVisitor(shed.browser, PHONE, { isKeeping: true });
     await signIn(page, shed.yugator.address, 'Ansel Pike');
     const machines = await read<(Known & { tag: string })[]>(page, '/api/machines');
     const machine = machines.find(({ tag }) => tag === 'T-02');
@@ -169,7 +169,7 @@ describe('what is typed without signal', () => {
   });
 
   it('comes back to its owner alone where it is refused, and is put right where it lies', async () => {
-    const { page } = await newVisitor(shed.browser, PHONE);
+    const { page } = await newVisitor(shed.browser, PHONE, { isKeeping: true });
     await signIn(page, shed.yugator.address, 'Dru Halloway');
     const machines = await read<(Known & { tag: string })[]>(page, '/api/machines');
     // Not the one that was read a moment ago: no meter runs faster than the clock.
@@ -222,7 +222,7 @@ describe('what is typed without signal', () => {
   });
 
   it('is said not to be kept where the device has no room, and stays in its form', async () => {
-    const { page } = await newVisitor(shed.browser, PHONE);
+    const { page } = await newVisitor(shed.browser, PHONE, { isKeeping: true });
     await signIn(page, shed.yugator.address, 'Dru Halloway');
     await isControlled(page);
     await seen(page, ['/m/T-02', 'From its card']);

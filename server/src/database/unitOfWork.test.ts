@@ -1,4 +1,4 @@
-import type { Subject } from '@yugator/contracts';
+import type { JobMove, Subject } from '@yugator/contracts';
 import { LiveFeed } from '../live/liveFeed.js';
 import { seedCrew } from '../testing/seedCrew.js';
 import type { Crew } from '../testing/seedCrew.js';
@@ -13,6 +13,7 @@ let database: Awaited<ReturnType<typeof testDatabase>>;
 let crew: Crew;
 let work: UnitOfWork;
 let published: Subject[];
+let moved: JobMove[];
 
 beforeAll(async () => {
   database = await testDatabase();
@@ -22,8 +23,11 @@ beforeAll(async () => {
 afterAll(() => database.drop());
 beforeEach(() => {
   const feed = new LiveFeed();
-  published = [];
-  feed.changes().subscribe((subjects) => published.push(...subjects));
+  [published, moved] = [[], []];
+  feed.changes().subscribe(({ subjects, jobs }) => {
+    published.push(...subjects);
+    moved.push(...jobs);
+  });
   work = new UnitOfWork(database.sequelize, feed);
 });
 
@@ -39,6 +43,13 @@ describe('a unit of work', () => {
     });
     expect(published).toEqual(['machines']);
     expect(await nameOf(crew.machine)).toBe('A');
+  });
+
+  it('says how far an open job has come, whatever else a job is', async () => {
+    const job = { id: 'j', version: 7, note: 'Not for everybody' };
+    await work.run(() => Promise.resolve(work.jobMoved(job)));
+    expect([published, moved]).toEqual([[], [{ id: 'j', version: 7 }]]);
+    expect(() => work.jobMoved(job)).toThrow('only be noted inside a unit of work');
   });
 
   it('writes none of it when it fails, and says nothing', async () => {

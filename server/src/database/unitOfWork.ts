@@ -1,7 +1,7 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import { isNativeError } from 'node:util/types';
 import { Injectable } from '@nestjs/common';
-import type { Subject } from '@yugator/contracts';
+import type { JobMove, Subject } from '@yugator/contracts';
 import { Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { LiveFeed } from '../live/liveFeed.js';
@@ -12,13 +12,25 @@ const ATTEMPTS = 6;
 const WORTH_ANOTHER_TRY = new Set([1213, 1205]);
 /** A row that was waited for is read as the other transaction left it, not as it stood before the wait. */
 const READ_COMMITTED = Transaction.ISOLATION_LEVELS.READ_COMMITTED;
-const CHANGED = 'changedSubjects';
+const NOTED = 'notedChanges';
 
 /** MariaDB's number of an error that Sequelize or the driver wrapped; undefined for others. */
 export function databaseErrno(error: unknown): number | undefined {
   if (!isNativeError(error)) return undefined;
   if ('errno' in error && typeof error.errno === 'number') return error.errno;
   return databaseErrno('parent' in error ? error.parent : error.cause);
+}
+
+/** What a unit of work changes, for the feed. */
+class Noted {
+  readonly subjects = new Set<Subject>();
+  readonly jobs: JobMove[] = [];
+}
+
+function noted(): Noted {
+  const found = ambient.get(NOTED);
+  if (!(found instanceof Noted)) throw new Error('A change can only be noted inside a unit of work.');
+  return found;
 }
 
 /** Ends a unit of work that is only tried out. */
@@ -43,13 +55,13 @@ export class UnitOfWork {
   async run<T>(work: () => Promise<T>): Promise<T> {
     if (ambient.get('transaction')) return work();
     for (let attempt = 1; ; attempt += 1) {
-      const changed = new Set<Subject>();
+      const changed = new Noted();
       try {
         const result = await ambient.run(() => {
-          ambient.set(CHANGED, changed);
+          ambient.set(NOTED, changed);
           return this.sequelize.transaction({ isolationLevel: READ_COMMITTED }, work);
         });
-        this.feed.publish([...changed]);
+        this.feed.publish([...changed.subjects], changed.jobs);
         return result;
       } catch (error) {
         if (attempt >= ATTEMPTS || !WORTH_ANOTHER_TRY.has(databaseErrno(error) ?? 0)) throw error;
@@ -77,8 +89,12 @@ export class UnitOfWork {
 
   /** Notes what the running unit of work changes. */
   changed(...subjects: Subject[]): void {
-    const noted = ambient.get(CHANGED);
-    if (!(noted instanceof Set)) throw new Error('A change can only be noted inside a unit of work.');
-    for (const subject of subjects) noted.add(subject);
+    const { subjects: before } = noted();
+    for (const subject of subjects) before.add(subject);
+  }
+
+  /** Notes that an open job moved on: who looks at its page sees it, and nothing else changes by it. */
+  jobMoved({ id, version }: JobMove): void {
+    noted().jobs.push({ id, version });
   }
 }

@@ -85,7 +85,7 @@ export class JobSteps {
       await this.settle(items, settledChange(steps, before, after));
       // What was ticked before somebody put the job aside does not take it up again.
       await job.update({ version: job.version + 1, pausedReason: ago === null ? null : job.pausedReason });
-      this.work.changed('jobs');
+      this.work.jobMoved(job);
       return toProgressDto(job, items, known ? rows : [...rows, row]);
     });
   }

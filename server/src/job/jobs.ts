@@ -134,7 +134,7 @@ export class Jobs {
       }
       await item.update({ ...settledOutcome(fields), version: fields.version + 1 });
       await job.update({ version: job.version + 1 });
-      this.work.changed('jobs');
+      this.work.jobMoved(job);
       return this.sheets.get(id);
     });
   }
@@ -145,7 +145,7 @@ export class Jobs {
       const job = await this.openJobs.lock(id);
       if (job.version !== version) throw stale('job', await this.sheets.get(id));
       await job.update({ pausedReason: reason, version: version + 1 });
-      this.work.changed('jobs');
+      this.work.jobMoved(job);
       return this.sheets.get(id);
     });
   }

@@ -20,7 +20,9 @@ export class LiveController {
     private readonly sessions: Sessions,
   ) {}
 
-  @ApiOperation({ summary: 'Names of the subjects that changed, as server-sent events' })
+  @ApiOperation({
+    summary: 'Names of the subjects that changed, and open jobs that moved on, as server-sent events',
+  })
   @ForEveryRole()
   @StaysOpen()
   @Header('x-accel-buffering', 'no')
@@ -31,9 +33,7 @@ export class LiveController {
       const detail = 'You have this open in too many windows. Close some and reload.';
       throw new Problem(429, 'Too many windows', detail, [], { retryAfter: 60 });
     }
-    const changes = this.feed
-      .changes()
-      .pipe(map((subjects) => ({ type: 'changed', data: { subjects }, isSignedIn: true })));
+    const changes = this.feed.changes().pipe(map((data) => ({ type: 'changed', data, isSignedIn: true })));
     // Keeps the connection from being cut as idle, and ends it once its session has ended.
     const heartbeats = interval(HEARTBEAT_MS).pipe(
       switchMap(() => this.sessions.holds(sessionId)),

@@ -1,19 +1,19 @@
 import { Injectable } from '@nestjs/common';
 import type { OnApplicationShutdown } from '@nestjs/common';
-import type { Subject as ChangedSubject } from '@yugator/contracts';
+import type { Changes } from '@yugator/contracts';
 import { Subject } from 'rxjs';
 import type { Observable } from 'rxjs';
 
 /** Tells everybody who listens what has changed, once it is committed. */
 @Injectable()
 export class LiveFeed implements OnApplicationShutdown {
-  private readonly stream = new Subject<readonly ChangedSubject[]>();
+  private readonly stream = new Subject<Changes>();
 
-  publish(subjects: readonly ChangedSubject[]): void {
-    if (subjects.length) this.stream.next(subjects);
+  publish(subjects: Changes['subjects'], jobs: Changes['jobs'] = []): void {
+    if (subjects.length + jobs.length) this.stream.next({ subjects, jobs });
   }
 
-  changes(): Observable<readonly ChangedSubject[]> {
+  changes(): Observable<Changes> {
     return this.stream.asObservable();
   }
 

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { UseMutationResult } from '@tanstack/react-query';
 import type { Subject } from '@yugator/contracts';
-import { makeStale } from '../live/makeStale.js';
+import { seeOwnChange } from '../live/makeStale.js';
 import { request } from './request.js';
 import { useOnceKey } from './useOnceKey.js';
 import type { Write } from './write.js';
@@ -27,6 +27,6 @@ export function useWrite<T, V>(
       );
     },
     onSuccess: (answer) => onDone?.(answer),
-    onSettled: () => makeStale(client, subjects),
+    onSettled: () => seeOwnChange(client, subjects),
   });
 }

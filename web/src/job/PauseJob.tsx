@@ -15,7 +15,7 @@ function usePause(job: JobDto, onDone?: () => void) {
   const client = useQueryClient();
   return useWrite<JobDto, PauseJobDto>(
     (body) => ({ method: 'PUT', path: `/jobs/${job.id}/pause`, body }),
-    ['jobs'],
+    [],
     (now) => {
       client.setQueryData(jobQueries.one(job.id).queryKey, now);
       onDone?.();

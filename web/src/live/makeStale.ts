@@ -1,4 +1,4 @@
-import type { QueryClient } from '@tanstack/react-query';
+import type { Query, QueryClient } from '@tanstack/react-query';
 import type { Subject } from '@yugator/contracts';
 
 /** Every query says what it shows: it goes stale when one of these changes. */
@@ -12,9 +12,18 @@ declare module '@tanstack/react-query' {
   }
 }
 
+function shows(subjects: readonly Subject[]): { predicate: (query: Query) => boolean } {
+  return {
+    predicate: ({ meta }) => meta?.subjects.some((subject) => subjects.includes(subject)) ?? false,
+  };
+}
+
 /** Has every query that shows one of `subjects` ask again. */
 export function makeStale(client: QueryClient, subjects: readonly Subject[]): Promise<void> {
-  return client.invalidateQueries({
-    predicate: (query) => query.meta?.subjects.some((subject) => subjects.includes(subject)) ?? false,
-  });
+  return client.invalidateQueries(shows(subjects));
+}
+
+/** The same after a write of one's own. The feed mostly told of it before the answer came: what asks again already is waited for, not asked twice. */
+export function seeOwnChange(client: QueryClient, subjects: readonly Subject[]): Promise<void> {
+  return client.invalidateQueries(shows(subjects), { cancelRefetch: false });
 }

@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { SUBJECTS } from '@yugator/contracts';
-import type { Subject } from '@yugator/contracts';
+import type { Changes } from '@yugator/contracts';
 import { useEffect, useState } from 'react';
 import { noteConnected } from '../offline/connectedAt.js';
 import { makeStale } from './makeStale.js';
+import { seeJobMove } from './seeJobMove.js';
 
 const NOTED_EVERY_MS = 60_000;
 
@@ -20,8 +21,9 @@ export function useLive(): boolean {
     let wasOpen = false;
     const feed = new EventSource('/api/live');
     feed.addEventListener('changed', (event: MessageEvent<string>) => {
-      const { subjects }: { subjects: Subject[] } = JSON.parse(event.data);
+      const { subjects, jobs }: Changes = JSON.parse(event.data);
       void makeStale(client, subjects);
+      for (const move of jobs) seeJobMove(client, move);
     });
     const note = () => noteConnected(Date.now());
     const beat = setInterval(() => (cut ? undefined : note()), NOTED_EVERY_MS);

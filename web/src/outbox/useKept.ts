@@ -5,7 +5,7 @@ import { Unreachable } from '../api/problem.js';
 import { request } from '../api/request.js';
 import { useOnceKey } from '../api/useOnceKey.js';
 import type { Write } from '../api/write.js';
-import { makeStale } from '../live/makeStale.js';
+import { seeOwnChange } from '../live/makeStale.js';
 import { useSession } from '../session/useSession.js';
 import type { Typed } from './entry.js';
 import { outbox } from './outbox.js';
@@ -50,6 +50,6 @@ export function useKept<T, V>(
     },
     onSuccess: (answer) => onDone?.(answer),
     // What waits has changed nothing yet, and asking anew would only keep the form waiting.
-    onSettled: (answer) => (answer === null ? undefined : makeStale(client, subjects)),
+    onSettled: (answer) => (answer === null ? undefined : seeOwnChange(client, subjects)),
   });
 }

@@ -3,7 +3,7 @@ import type { JobDto } from '@yugator/contracts';
 import { sentenceOf } from '../api/problem.js';
 import { request } from '../api/request.js';
 import { newKey } from '../api/write.js';
-import { makeStale } from '../live/makeStale.js';
+import { seeOwnChange } from '../live/makeStale.js';
 import { useNotice } from '../page/Notice.js';
 
 /** Says that something was kept, and offers to take its record back as long as that is said. */
@@ -17,7 +17,7 @@ export function useUndo(): (sentence: string, jobId: string) => void {
     } catch (error) {
       say(sentenceOf(error));
     }
-    await makeStale(client, ['jobs', 'readings', 'machines', 'shelf']);
+    await seeOwnChange(client, ['jobs', 'readings', 'machines', 'shelf']);
   };
   return (sentence, jobId) => say(sentence, { word: 'Undo', act: () => void undo(jobId) });
 }
