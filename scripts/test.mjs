@@ -4,6 +4,8 @@ import { existsSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:
 import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { failedFiles, failures, passedBeside } from './testReport.mjs';
+import { groupedTests } from './together.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const scratch = mkdtempSync(join(tmpdir(), 'yugator-tests-'));
@@ -62,56 +64,55 @@ async function reportOf(folder, args, zone) {
   return existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
 }
 
-function passedIn(files) {
-  return files.flatMap(({ assertionResults }) => assertionResults).filter(({ status }) => status === 'passed')
-    .length;
-}
-
-/** A report's failures; one that ran nothing, or failed without saying where, counts as one. */
-function failuresOf({ numFailedTests, numRuntimeErrorTestSuites, numPassedTests, success }) {
-  return numFailedTests + numRuntimeErrorTestSuites || (success && numPassedTests > 0 ? 0 : 1);
-}
-
 /**
  * A run that dies without counting its tests, or runs none, counts as one failure. Files with a failure are run once more, one after the
  * other, and that counts: on a machine that others keep busy a test may wait longer than it can, while a fault fails twice.
  */
-async function jest(folder, args, zone) {
+async function jest(folder, args, { zone, files } = {}) {
   const first = await reportOf(folder, args, zone);
   if (!first) return { passed: 0, failed: 1 };
-  const bad = first.testResults.filter(({ status }) => status === 'failed').map(({ name }) => name);
-  if (bad.length === 0 || bad.length > MOST_TRIED_AGAIN)
-    return { passed: first.numPassedTests, failed: failuresOf(first) };
+  if (files && first.testResults.length !== files)
+    throw new Error(`Jest ran ${first.testResults.length} of the ${files} files of ${folder}.`);
+  const bad = failedFiles(first);
+  if (!bad?.length || bad.length > MOST_TRIED_AGAIN)
+    return { passed: first.numPassedTests, failed: failures(first) };
   console.log(`\n   once more, one after the other: ${bad.map((name) => relative(root, name)).join(', ')}`);
   const again = await reportOf(folder, ['--runInBand', '--runTestsByPath', ...bad], zone);
-  const passed = passedIn(first.testResults.filter(({ name }) => !bad.includes(name)));
+  const passed = passedBeside(first, bad);
   if (!again) return { passed, failed: bad.length };
-  return { passed: passed + again.numPassedTests, failed: failuresOf(again) };
+  return { passed: passed + again.numPassedTests, failed: failures(again) };
 }
 
 const tests = (folder, ...args) => ({ end: () => jest(folder, args) });
+
+/** Runs the files of a package in groups: those whose path from `src` on is wanted. */
+function inGroups(folder, { isWanted = () => true, zone } = {}) {
+  const from = join(root, folder, 'src');
+  const paths = groupedTests(folder, (path) => isWanted(relative(from, path)));
+  return jest(folder, ['--runTestsByPath', ...paths], { zone, files: paths.length });
+}
 
 const PARTS = {
   lint: check('lint'),
   types: check('typecheck'),
   format: check('format:check'),
-  core: tests('core'),
+  core: { end: () => inGroups('core') },
   contracts: tests('contracts'),
   server: {
     async end() {
       // From a shed far east; what reckons with days and hours once more from one far west. The rest runs where this computer lies.
-      const east = await jest(
-        'server',
-        ['--testPathIgnorePatterns', '/node_modules/', '/dist/', '/src/security/'],
-        'Pacific/Auckland',
-      );
-      const ofDays = ['--testPathPatterns', '/src/(evidence|fleetFile|job|machine|meter|schedule|season)/'];
-      const west = await jest('server', ofDays, 'America/Los_Angeles');
+      const isSecurity = (path) => path.startsWith('security/');
+      const isOfDays = (path) => /^(evidence|fleetFile|job|machine|meter|schedule|season)\//.test(path);
+      const east = await inGroups('server', {
+        isWanted: (path) => !isSecurity(path),
+        zone: 'Pacific/Auckland',
+      });
+      const west = await inGroups('server', { isWanted: isOfDays, zone: 'America/Los_Angeles' });
       return { passed: east.passed + west.passed, failed: east.failed + west.failed };
     },
   },
   security: tests('server', '--testPathPatterns', '/src/security/'),
-  web: tests('web'),
+  web: { end: () => inGroups('web') },
   browser: tests('e2e'),
 };
 

@@ -6,6 +6,7 @@ module.exports = {
   sandboxInjectedGlobals: preset.sandboxInjectedGlobals.filter((name) => name !== 'Set'),
   testEnvironment: 'node',
   setupFiles: ['reflect-metadata'],
+  setupFilesAfterEnv: ['<rootDir>/src/testing/atTheEnd.ts'],
   globalSetup: '<rootDir>/testing/startDatabase.cjs',
   globalTeardown: '<rootDir>/testing/stopDatabase.cjs',
   testTimeout: 240_000,

@@ -6,6 +6,7 @@ import { createApp } from '../createApp.js';
 import { ROLES, TYPED_AGO, TYPED_BY } from '@yugator/contracts';
 import { Person } from '../models/person.model.js';
 import { Sessions } from '../session/sessions.js';
+import { atTheEnd } from './atTheEnd.js';
 import { DEVICE, seedCrew } from './seedCrew.js';
 import type { Crew } from './seedCrew.js';
 import { emptyTables, makeSchema, testDatabase } from './testDatabase.js';
@@ -41,8 +42,10 @@ export interface Yard {
 
 /** A yard over a database of its own. */
 export interface TestApp extends Yard {
-  /** a database as new, with a new crew, at noon again */
-  renew(): Promise<void>;
+  /** a database as new, with a new crew, at noon again; in the time zone of the run, if no other is named */
+  renew(timeZone?: string): Promise<void>;
+  /** whether the models still lead to its database, and not to one that was connected later */
+  isConnected(): boolean;
   close(): Promise<void>;
 }
 
@@ -97,11 +100,12 @@ export async function testApp(timeZone?: string): Promise<TestApp> {
           crew.tokens[role] = (await sessions.begin(person, DEVICE)).token;
       }
     },
-    async renew() {
+    async renew(zone) {
       await emptyTables(database.sequelize);
       clock.set(NOON);
-      crew = await seedCrew(clock, timeZone);
+      crew = await seedCrew(clock, zone);
     },
+    isConnected: () => Person.sequelize === database.sequelize,
     async close() {
       await app.close();
       await database.drop();
@@ -109,22 +113,29 @@ export async function testApp(timeZone?: string): Promise<TestApp> {
   };
 }
 
-/** One application for all tests of a file, over a database that is as new before each: the crew and nothing else. */
+let shared: TestApp | undefined;
+
+/** The application that files share which are run together. */
+async function sharedApp(): Promise<TestApp> {
+  if (!shared?.isConnected()) {
+    const made = await testApp();
+    atTheEnd(() => made.close());
+    shared = made;
+  }
+  return shared;
+}
+
+/** An application over a database that is as new before each test of a file: the crew and nothing else. */
 export function yardOfFile(timeZone?: string): Yard {
   let made: TestApp | undefined;
-  let isNew = true;
   const yard = () => {
     if (!made) throw new Error('The yard is there as soon as a test of this file runs.');
     return made;
   };
   beforeAll(async () => {
-    made = await testApp(timeZone);
+    made = await sharedApp();
   });
-  beforeEach(async () => {
-    if (!isNew) await yard().renew();
-    isNew = false;
-  });
-  afterAll(() => yard().close());
+  beforeEach(() => yard().renew(timeZone));
   return {
     get app() {
       return yard().app;
