@@ -5,8 +5,9 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
-/** As many for each of two processors that the last ones end at about the same time. */
-const GROUPS = 8;
+/** So many that the last ones of two processors end at about the same time, and each holds a few files. */
+const MOST_GROUPS = 8;
+const FILES_OF_GROUP = 3;
 const GROUP = '.group.test.cjs';
 /** What is replaced in one file would be replaced for those that share it. */
 const REPLACES = /\bjest\.mock\(/;
@@ -31,8 +32,9 @@ export function groupedTests(folder, isWanted) {
   const into = join(root, folder, '.groups');
   rmSync(into, { recursive: true, force: true });
   mkdirSync(into);
-  const groups = Array.from({ length: GROUPS }, (_, group) => {
-    const files = shared.filter((_path, at) => at % GROUPS === group);
+  const count = Math.min(MOST_GROUPS, Math.ceil(shared.length / FILES_OF_GROUP));
+  const groups = Array.from({ length: count }, (_, group) => {
+    const files = shared.filter((_path, at) => at % count === group);
     const path = join(into, `${group + 1}${GROUP}`);
     writeFileSync(path, `require(${together})(${JSON.stringify(files)});\n`);
     return path;
