@@ -2,6 +2,7 @@
 // heaviest one fetches with its chart, as browsers get it (Brotli, prepared at the build).
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
 
 const MOST_KB = 300;
@@ -56,3 +57,7 @@ export function benchLoads(root) {
   }
   return rows.every(([, kilobytes]) => kilobytes <= MOST_KB);
 }
+
+// By itself, for the browser tests.
+if (process.argv[1] === fileURLToPath(import.meta.url))
+  process.exitCode = benchLoads(fileURLToPath(new URL('..', import.meta.url))) ? 0 : 1;

@@ -27,7 +27,7 @@ export default defineConfig(({ mode }) => ({
       injectManifest: {
         globPatterns: ['assets/*.{js,css,woff2}', 'icon.svg'],
         // Charts and the solver weigh as much as all the rest, and can wait for a signal.
-        globIgnores: ['**/UseChart-*.js', '**/buyingWorker-*.js', '**/planWorker-*.js'],
+        globIgnores: ['**/*Chart-*.js', '**/chartStyle-*.js', '**/buyingWorker-*.js', '**/planWorker-*.js'],
       },
     }),
   ],

@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -134,7 +135,7 @@ describe('the address', () => {
 });
 
 describe('the first load', () => {
-  it('of any screen stays within 300 kB of JavaScript, gzipped', async () => {
+  it('of Today stays within 300 kB of JavaScript, gzipped', async () => {
     const { page } = await newVisitor(browser);
     const loaded = new Set<string>();
     page.on('response', (response) => {
@@ -154,5 +155,18 @@ describe('the first load', () => {
     expect(readdirSync(join(dist, 'assets')).filter((name) => name.endsWith('.js')).length).toBeGreaterThan(
       10,
     );
+  });
+
+  it('of every route and every tab of a machine as well, by all that it needs before it can be read', () => {
+    const root = resolve(__dirname, '..', '..');
+    const { status, stdout } = spawnSync(process.execPath, ['scripts/benchLoads.mjs'], {
+      cwd: root,
+      encoding: 'utf8',
+    });
+    expect(stdout.match(/first load of/g)?.length).toBeGreaterThan(40);
+    expect([status, stdout.split('\n').filter((row) => Number(/(\d+) kB/.exec(row)?.[1]) > 300)]).toEqual([
+      0,
+      [],
+    ]);
   });
 });

@@ -1,8 +1,9 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { ArticleKind, MachineDetailDto, TakenDto, UsedLineDto, UsedPeriodDto } from '@yugator/contracts';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { download } from '../books/download.js';
+import { drawnLater } from '../chart/drawnLater.js';
 import { csvText } from '../csv/csv.js';
 import { Choose } from '../form/Choose.js';
 import type { Choices } from '../form/Choose.js';
@@ -17,7 +18,7 @@ import styles from './buying.module.css';
 import { buyingQueries } from './buyingQueries.js';
 import { periodName } from './periodName.js';
 
-const UsedChart = lazy(async () => ({ default: (await import('./UsedChart.js')).UsedChart }));
+const UsedChart = drawnLater(async () => (await import('./UsedChart.js')).UsedChart);
 
 const BY: Choices<'year' | 'season'> = [
   ['year', 'year'],

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MachineDetailDto, WeekOfUseDto } from '@yugator/contracts';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
+import { drawnLater } from '../chart/drawnLater.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
 import table from '../page/table.module.css';
@@ -11,8 +12,7 @@ import { fleetQueries } from './fleetQueries.js';
 import { Consumption } from '../topUp/Consumption.js';
 import { Participation } from './Participation.js';
 
-// The words and the table stand before the drawing comes: what draws it weighs as much as everything else.
-const UseChart = lazy(async () => ({ default: (await import('./UseChart.js')).UseChart }));
+const UseChart = drawnLater(async () => (await import('./UseChart.js')).UseChart);
 
 function summary(weeks: readonly WeekOfUseDto[]): string {
   const read = weeks.filter(({ observed }) => observed !== null);

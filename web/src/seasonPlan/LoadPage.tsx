@@ -1,8 +1,9 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { LoadAheadDto, ShortageDto } from '@yugator/contracts';
-import { Fragment } from 'react';
+import { Fragment, Suspense } from 'react';
 import { Link } from 'react-router';
+import { drawnLater } from '../chart/drawnLater.js';
 import { Caution } from '../page/Caution.js';
 import { Failed } from '../page/Failed.js';
 import { Loading } from '../page/Loading.js';
@@ -11,9 +12,10 @@ import { Plate } from '../page/Plate.js';
 import { useIsOneOf, useSession } from '../session/useSession.js';
 import { dayWords, shortDayWords } from '../words/dates.js';
 import { countWords } from '../words/figures.js';
-import { LoadChart } from './LoadChart.js';
 import styles from './plan.module.css';
 import { planQueries } from './planQueries.js';
+
+const LoadChart = drawnLater(async () => (await import('./LoadChart.js')).LoadChart);
 
 /** So many minutes in hours, as one says them: "14 h", "1.5 h". */
 export function hoursOfMinutes(minutes: number): string {
@@ -57,7 +59,9 @@ function Load({ weeks, shortages }: LoadAheadDto) {
       ) : (
         <p>In no week is more asked than there is time for, or can be caught up with at once.</p>
       )}
-      <LoadChart weeks={weeks} />
+      <Suspense fallback={<div className={styles.chart} />}>
+        <LoadChart weeks={weeks} />
+      </Suspense>
       <details>
         <summary>The same in figures</summary>
         <table className={styles.load}>
