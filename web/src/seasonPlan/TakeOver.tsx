@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { UpdateWorkshopDaysDto, UpdateWorkshopDto } from '@yugator/contracts';
 import { useNavigate } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
@@ -31,23 +31,27 @@ export function TakeOver({ kind, fields, facts, whatIf }: Props) {
     void navigate('/season/plan', { state: { brought } });
   };
   /** What was said changes what the plan is made from: it is read anew first. */
-  const bringToNew = async () => {
-    await client.fetchQuery({ ...planQueries.plan(), staleTime: 0 });
-    bring();
-  };
+  const bringToNew = useMutation({
+    networkMode: 'always',
+    mutationFn: () => client.fetchQuery({ ...planQueries.plan(), staleTime: 0 }),
+    onSuccess: bring,
+  });
   const saveDays = useWrite<unknown, UpdateWorkshopDaysDto>(
     (body) => ({ method: 'PUT', path: '/workshop-days', body }),
     ['plan'],
-    bringToNew,
+    () => bringToNew.mutate(),
   );
   const saveRules = useWrite<unknown, UpdateWorkshopDto>(
     (body) => ({ method: 'PUT', path: '/site/workshop', body }),
     ['site', 'jobs'],
-    bringToNew,
+    () => bringToNew.mutate(),
   );
   const says = kind === 'annual' ? 'rule' : kind === 'away' && fields.personId ? 'absence' : 'nothing';
+  const isSaid = saveDays.isSuccess || saveRules.isSuccess;
   const take = () => {
-    if (says === 'absence') saveDays.mutate(daysWithout(facts.days, fields));
+    // It is not said twice.
+    if (isSaid) bringToNew.mutate();
+    else if (says === 'absence') saveDays.mutate(daysWithout(facts.days, fields));
     else if (says === 'rule') {
       const { workshop } = facts;
       saveRules.mutate({ ...workshop, rules: { ...workshop.rules, annual: fields.annual } });
@@ -57,8 +61,13 @@ export function TakeOver({ kind, fields, facts, whatIf }: Props) {
   return (
     <div style={{ marginTop: 14 }}>
       {error ? <Caution title="Not taken over">{<p>{sentenceOf(error)}</p>}</Caution> : null}
-      <Button onClick={take} loading={saveDays.isPending || saveRules.isPending}>
-        Take it over
+      {bringToNew.error ? (
+        <Caution title="Stored, but the visits are not a draft yet">
+          <p>{sentenceOf(bringToNew.error)}</p>
+        </Caution>
+      ) : null}
+      <Button onClick={take} loading={saveDays.isPending || saveRules.isPending || bringToNew.isPending}>
+        {isSaid ? 'Bring the visits over' : 'Take it over'}
       </Button>
       <p className="soft">
         {says === 'absence' ? 'Stores under Days of the workshop who is away. ' : ''}

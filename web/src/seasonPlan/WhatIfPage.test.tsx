@@ -123,7 +123,7 @@ it('is for the crew lead', async () => {
 });
 
 describe('taken over', () => {
-  const begin = async (days: object, kind: string) => {
+  const begin = async (days: object, kind: string, onWrite: () => void = () => undefined) => {
     asked = [];
     const at = jest.fn<undefined, [string, unknown]>();
     const Arrived = () => {
@@ -140,7 +140,10 @@ describe('taken over', () => {
         },
         ...beside(days),
       },
-      () => ({}),
+      () => {
+        onWrite();
+        return {};
+      },
     );
     showTo(
       'crewLead',
@@ -178,6 +181,18 @@ describe('taken over', () => {
     expect(at).toHaveBeenLastCalledWith('/season/plan', {
       brought: { cards: [card], words: 'a mechanic is away' },
     });
+  });
+
+  it('stored, while the plan cannot be read anew, is not stored again: the visits alone are brought over', async () => {
+    const server = await begin(BY_NAME, 'a mechanic is away', () => server.cut(true));
+    await finish();
+    expect(await screen.findByText('Stored, but the visits are not a draft yet')).toBeVisible();
+    expect(screen.queryByText('Not taken over')).toBeNull();
+    expect(server.at).not.toHaveBeenCalledWith('/season/plan', expect.anything());
+    server.cut(false);
+    await press('Bring the visits over');
+    await waitFor(() => expect(server.at).toHaveBeenCalledWith('/season/plan', expect.anything()));
+    expect(server.sent).toHaveLength(1);
   });
 
   it('another time of the yearly service is read, and becomes the rule of the house', async () => {
