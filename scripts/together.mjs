@@ -10,7 +10,7 @@ const MOST_GROUPS = 8;
 const FILES_OF_GROUP = 3;
 const GROUP = '.group.test.cjs';
 /** What is replaced in one file would be replaced for those that share it. */
-const REPLACES = /\bjest\.mock\(/;
+const REPLACES = /\bjest\.(mock|doMock)\(/;
 
 /** The longest file first. */
 function testFiles(folder) {

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
+import { newVisitor, PHONE, POLL_MS, press, sees, signIn, violations } from './browser.js';
 import { openShed } from './shed.js';
 import { place, read, tick, workThrough } from './work.js';
 
@@ -59,6 +59,12 @@ const recordsOf = (page: Page, id: string) =>
     `/api/records?machineId=${id}`,
   );
 
+/** What the page says of the time that the job still takes. */
+async function workLeft(page: Page): Promise<string> {
+  await sees(page, /about .* of work left/);
+  return page.evaluate(() => /about .*? of work left/.exec(document.body.innerText)?.[0] ?? '');
+}
+
 describe('a mechanic with a phone', () => {
   it('works a year of a riding mower through, and a cracked blade becomes a defect', async () => {
     const { page, complaints } = await newVisitor(shed.browser, PHONE);
@@ -100,7 +106,16 @@ describe('a mechanic with a phone', () => {
     const tractor = await machine(page, 'T-01');
     const before = (await recordsOf(page, tractor.id)).total;
     await openAnnual(page, tractor);
+    // Who looks on sees how far the other has come, without doing anything.
+    await second.goto(page.url());
+    const left = await workLeft(second);
     await workThrough(page, {}, 4);
+    await second.waitForFunction(
+      (was) =>
+        /about .* of work left/.test(document.body.innerText) && !document.body.innerText.includes(was),
+      { polling: POLL_MS },
+      left,
+    );
 
     await shed.yugator.kill();
     await tick(page);

@@ -47,10 +47,10 @@ export function TakeOver({ kind, fields, facts, whatIf }: Props) {
     () => bringToNew.mutate(),
   );
   const says = kind === 'annual' ? 'rule' : kind === 'away' && fields.personId ? 'absence' : 'nothing';
-  const isSaid = saveDays.isSuccess || saveRules.isSuccess;
+  const isStored = saveDays.isSuccess || saveRules.isSuccess;
   const take = () => {
-    // It is not said twice.
-    if (isSaid) bringToNew.mutate();
+    // Nothing is stored twice.
+    if (isStored) bringToNew.mutate();
     else if (says === 'absence') saveDays.mutate(daysWithout(facts.days, fields));
     else if (says === 'rule') {
       const { workshop } = facts;
@@ -67,7 +67,7 @@ export function TakeOver({ kind, fields, facts, whatIf }: Props) {
         </Caution>
       ) : null}
       <Button onClick={take} loading={saveDays.isPending || saveRules.isPending || bringToNew.isPending}>
-        {isSaid ? 'Bring the visits over' : 'Take it over'}
+        {isStored ? 'Bring the visits over' : 'Take it over'}
       </Button>
       <p className="soft">
         {says === 'absence' ? 'Stores under Days of the workshop who is away. ' : ''}

@@ -44,6 +44,7 @@ beforeEach(() => {
   URL.revokeObjectURL = () => undefined;
   jest.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(() => undefined);
 });
+afterEach(() => jest.restoreAllMocks());
 
 test('the worth of the shelf, month by month and article by article, columns of nothing left out', async () => {
   wire({ '/api/ledger/months': MONTHS, '/api/articles': [article({}), OIL] });
