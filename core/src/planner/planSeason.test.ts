@@ -1,4 +1,5 @@
 import { highsRuntime } from '../solver/testing/loadedHighs.js';
+import type { WorkshopDay } from './instance.js';
 import { planSeason, plannerSolver, usualEffort } from './planSeason.js';
 import type { FoundPlan, PlannerSolver } from './planSeason.js';
 import { plannedByHand } from './testing/byHand.js';
@@ -14,6 +15,10 @@ function steadyClock(step: number): () => number {
     time += step;
     return time;
   };
+}
+
+function withRoom(days: readonly WorkshopDay[], on: number): WorkshopDay[] {
+  return days.map((day) => (day.day === on ? { ...day, minutes: 10_000, bays: 100 } : day));
 }
 
 let highs: PlannerSolver;
@@ -97,6 +102,35 @@ describe('on sites of the usual size', () => {
       expect(byHand.faults).toEqual([]);
       expect(walked(site, plan).cost).toBeLessThan(0.85 * byHand.cost);
     }
+  });
+
+  it('plans on where what somebody settled is more than there is on a day', () => {
+    const plain = inventedSite({ machines: 10, weeks: 6, seed: 3, load: 0.7 });
+    const on = plain.days[2];
+    if (!on) throw new Error('there are more days');
+    const machines = plain.machines.map((machine, at) =>
+      at < 6 ? { ...machine, blocked: [], locked: [{ day: on.day, items: [0, 1, 2] }] } : machine,
+    );
+    const days = plain.days.map((day) => (day === on ? { ...day, minutes: 60, bays: 1 } : day));
+    const site = { ...plain, days, machines };
+    const told: FoundPlan[] = [];
+    const found = planSeason(site, highs, { milliseconds: 60, gap: 0.001, now: steadyClock(1) }, (better) =>
+      told.push(better),
+    );
+    for (const at of [0, 1, 2, 3, 4, 5])
+      expect(found.plan[at]?.find(({ day }) => day === on.day)?.items).toEqual(
+        expect.arrayContaining([0, 1, 2]),
+      );
+    // Nobody else comes on that day, no other day is too full, and it is better than the first plan.
+    expect(
+      found.plan
+        .slice(6)
+        .flat()
+        .filter(({ day }) => day === on.day),
+    ).toEqual([]);
+    expect(walked({ ...site, days: withRoom(days, on.day) }, found.plan).faults).toEqual([]);
+    expect(found.cost).toBeLessThan(0.99 * (told[0]?.cost ?? 0));
+    expect(found.bound).toBeLessThanOrEqual(found.cost + 1e-6);
   });
 
   it('gives the same plan for the same site', () => {

@@ -51,6 +51,7 @@ export class Pool {
   readonly searches: readonly MachineSearch[];
   readonly all: Column[] = [];
   readonly byMachine: readonly Column[][];
+  /** of each workshop day: what there is, and what is settled where that is more */
   readonly minutes: Float64Array;
   readonly bays: Float64Array;
   private readonly known = new Map<string, Column>();
@@ -60,6 +61,10 @@ export class Pool {
     this.byMachine = instance.machines.map(() => []);
     this.minutes = Float64Array.from(instance.days, ({ minutes }) => minutes);
     this.bays = Float64Array.from(instance.days, ({ bays }) => bays);
+    const settled = this.loadOf(instance.machines.map((_machine, at) => this.settled(at)));
+    for (const [day, minutes] of settled.minutes.entries())
+      this.minutes[day] = Math.max(f64(this.minutes, day), minutes);
+    for (const [day, bays] of settled.bays.entries()) this.bays[day] = Math.max(f64(this.bays, day), bays);
   }
 
   /** Puts a plan in; the one that is known already where it is. */

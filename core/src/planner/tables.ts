@@ -1,6 +1,7 @@
 import { arcCost } from './arc.js';
 import type { Looked } from './arc.js';
 import { f64, i32, one, u8 } from './dense.js';
+import { visitMinutesOf } from './instance.js';
 import type { PlannerInstance, PlannerMachine } from './instance.js';
 
 /**
@@ -38,7 +39,7 @@ export interface MachineTable {
   readonly items: readonly ItemTable[];
   /** 1 for nodes that are visited whatever it costs */
   readonly mustVisit: Uint8Array;
-  /** minutes of the workshop, by node */
+  /** minutes of the workshop, by node; of what is settled where that takes more */
   readonly room: Float64Array;
 }
 
@@ -57,6 +58,11 @@ function toldCost({ published }: PlannerInstance, machine: PlannerMachine, day: 
   const told = machine.published.find((visit) => visit.day === day);
   if (told) return -told.dropCost;
   return day <= published.until ? published.addCost : 0;
+}
+
+function settledMinutes(machine: PlannerMachine, day: number): number {
+  const items = machine.locked.filter((visit) => visit.day === day).flatMap((visit) => visit.items);
+  return items.length > 0 ? visitMinutesOf(machine, [...new Set(items)]) : 0;
 }
 
 function itemTable(of: Looked, days: readonly number[]): ItemTable {
@@ -123,7 +129,9 @@ export function machineTable(instance: PlannerInstance, place: number): MachineT
     access: Float64Array.from(machine.access),
     items: machine.items.map((item, at) => itemTable({ instance, machine, item, place: at }, days)),
     mustVisit: Uint8Array.from(byNode(0, (day) => Number(locked.has(day)))),
-    room: Float64Array.from(byNode(0, (_day, at) => one(instance.days, at).minutes)),
+    room: Float64Array.from(
+      byNode(0, (day, at) => Math.max(one(instance.days, at).minutes, settledMinutes(machine, day))),
+    ),
   };
 }
 
