@@ -22,7 +22,7 @@ const MAKE_EVERY = 12;
 const WEIGH_EVERY = 32;
 const REPAIR_EVERY = 200;
 /** On small sites few plans fit beside each other, and machines give way for it: measured, dearer on large ones than it is worth. */
-const FEW_MACHINES = 30;
+export const FEW_MACHINES = 30;
 const GIVE_WAY_EVERY = 120;
 /** Part of the steps that begin at a day that is too full, where there is one. */
 const AT_FULL_DAYS = 0.7;

@@ -8,7 +8,7 @@ import type { DayPrices } from './prices.js';
 
 /** How hard the plans of all machines are looked for in a round. */
 export interface PricingEffort extends Effort {
-  /** nodes of an exact search of one machine; 0: none */
+  /** branches of an exact search of one machine; 0: none */
   readonly exact: number;
 }
 
@@ -36,10 +36,10 @@ export function priceAll(
   for (const [machine, search] of pool.searches.entries()) {
     const priced = search.price(prices, effort, pool.cheapest(machine, prices));
     let { bound: least, done } = priced;
-    if (effort.exact > 0 && priced.cost - least > 1e-6) {
-      const exact = search.exact(priced.cost, effort.exact);
+    if (effort.exact > 0 && priced.cost - least > effort.near) {
+      const exact = search.exact(priced.cost, { most: effort.exact, near: effort.near });
       if (exact.done) done = exact.done;
-      if (exact.isAll) least = exact.cost;
+      least = Math.max(least, exact.bound);
     }
     bound += least;
     for (const each of priced.other ? [done, priced.other] : [done]) {
@@ -92,7 +92,10 @@ export function generateColumns(
     quiet = (before - answer.cost) / answer.cost < QUIET ? quiet + 1 : 0;
     before = answer.cost;
     misses = isFound ? 0 : misses + 1;
-    if (quiet >= 2 || misses > 3 || (answer.cost - best.least) / answer.cost < NEAR) break;
+    if (quiet < 2 && misses <= 3 && (answer.cost - best.least) / answer.cost >= NEAR) continue;
+    if (!master.makeOvertimeDearer()) break;
+    quiet = 0;
+    misses = 0;
   }
   return best;
 }

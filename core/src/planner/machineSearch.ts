@@ -2,7 +2,7 @@ import { assign, columnOf } from './column.js';
 import type { Assignment, Column } from './column.js';
 import { DaySet } from './daySet.js';
 import { ExactSearch } from './exactSearch.js';
-import type { Found } from './exactSearch.js';
+import type { Found, SearchEffort } from './exactSearch.js';
 import { u8 } from './dense.js';
 import { improve } from './improve.js';
 import type { Reach } from './improve.js';
@@ -105,10 +105,10 @@ export class MachineSearch {
       : { bound, cost, done, other };
   }
 
-  /** The cheapest plan below a cost, at the prices and the split of the last {@link price}. */
-  exact(below: number, most: number): Found {
-    this.exactSearch ??= new ExactSearch(this.priced, this.split);
-    return this.exactSearch.find(below, most);
+  /** The cheapest plan below a cost, at the prices of the last {@link price} and from its split. */
+  exact(below: number, effort: SearchEffort): Found {
+    this.exactSearch ??= new ExactSearch(this.priced);
+    return this.exactSearch.find(below, effort, this.split.save());
   }
 
   /** What an item by itself costs on each node, at the prices and the split of the last {@link price}. */

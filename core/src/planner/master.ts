@@ -1,4 +1,5 @@
 import type { SparseMatrix } from '../solver/highs.js';
+import { drawn } from './chance.js';
 import type { Column } from './column.js';
 import { f64, one } from './dense.js';
 import type { Pool } from './pool.js';
@@ -22,6 +23,7 @@ interface GrowingModel {
   readonly options: { set(values: Readonly<Record<string, number | boolean | string>>): unknown };
   addRows(rows: NewRows): unknown;
   addCols(columns: NewColumns): unknown;
+  changeColCost(column: number, cost: number): unknown;
   zeroAllClocks(): unknown;
   run(): unknown;
   getSolution(): { readonly colValue: Float64Array; readonly rowDual: Float64Array };
@@ -44,9 +46,16 @@ export interface MasterAnswer {
   readonly cost: number;
 }
 
-/** Overtime keeps prices in bounds while few plans are known: what a minute and a bay of it cost. */
+/** A plan of a machine, and the share of it that the relaxed program takes. */
+interface Taken {
+  readonly column: Column;
+  readonly share: number;
+}
+
+/** Overtime keeps prices in bounds while few plans are known: what a minute and a bay of it cost at first, and how much more each time. */
 const OVERTIME_MINUTE = 4;
 const OVERTIME_BAY = 150;
+const DEARER = 3;
 
 /**
  * The choice of one plan for each machine within the minutes and bays of all days, relaxed: plans may be mixed. Columns are added as they
@@ -57,6 +66,9 @@ export class Master {
   private readonly columns: Column[] = [];
   private readonly machines: number;
   private readonly days: number;
+  /** what overtime costs, by its column, and how much of it was taken last */
+  private readonly overtime: number[];
+  private taken: Float64Array;
 
   constructor(
     private readonly highs: GrowingRuntime,
@@ -64,6 +76,10 @@ export class Master {
   ) {
     this.machines = pool.instance.machines.length;
     this.days = pool.minutes.length;
+    this.overtime = Array.from({ length: 2 * this.days }, (_, at) =>
+      at < this.days ? OVERTIME_MINUTE : OVERTIME_BAY,
+    );
+    this.taken = new Float64Array(2 * this.days);
     this.model = highs.createModel();
     this.model.options.set({ output_flag: false, presolve: 'off', solver: 'simplex' });
     this.addRows();
@@ -95,14 +111,26 @@ export class Master {
   }
 
   private addOvertime(): void {
-    const { machines, days } = this;
-    const rows = Array.from({ length: 2 * days }, (_, at) => [machines + at]);
-    const costs = rows.map((_row, at) => (at < days ? OVERTIME_MINUTE : OVERTIME_BAY));
+    const rows = this.overtime.map((_cost, at) => [this.machines + at]);
     this.addColumns(
-      costs,
+      this.overtime,
       rows,
       rows.map(() => [-1]),
     );
+  }
+
+  /**
+   * Overtime that was taken becomes dearer, until none is: else the bound is that of a workshop that may buy more time. Whether some was.
+   */
+  makeOvertimeDearer(): boolean {
+    let isTaken = false;
+    for (const [column, cost] of this.overtime.entries()) {
+      if (f64(this.taken, column) < 1e-6) continue;
+      isTaken = true;
+      this.overtime[column] = DEARER * cost;
+      this.model.changeColCost(column, DEARER * cost);
+    }
+    return isTaken;
   }
 
   private addColumns(
@@ -149,6 +177,7 @@ export class Master {
     model.zeroAllClocks();
     model.run();
     const { rowDual, colValue } = model.getSolution();
+    this.taken = colValue.slice(0, 2 * days);
     const priceAt = (row: number) => Math.max(0, -f64(rowDual, row));
     return {
       prices: {
@@ -162,15 +191,31 @@ export class Master {
   }
 
   /** Of each machine the plan that the relaxed program takes most of. */
-  mostTaken({ shares }: MasterAnswer): Column[] {
-    const best: Column[] = [];
-    const most = new Float64Array(this.machines).fill(-1);
-    for (const [at, column] of this.columns.entries())
-      if (at < shares.length && f64(shares, at) > f64(most, column.machine)) {
-        most[column.machine] = f64(shares, at);
-        best[column.machine] = column;
-      }
-    return Array.from({ length: this.machines }, (_, machine) => one(best, machine));
+  mostTaken(answer: MasterAnswer): Column[] {
+    return this.takenBy(answer).map((taken) => {
+      let most = one(taken, 0);
+      for (const each of taken) if (each.share > most.share) most = each;
+      return most.column;
+    });
+  }
+
+  /** Of each machine a plan that the relaxed program takes, the likelier the more it takes of it. */
+  drawn(answer: MasterAnswer, random: () => number): Column[] {
+    return this.takenBy(answer).map((taken) => {
+      const at = drawn(taken.length, random, (each) => one(taken, each).share);
+      return one(taken, Math.max(0, at)).column;
+    });
+  }
+
+  /** By machine: its plans that the relaxed program takes a share of; one of no share where it takes none. */
+  private takenBy({ shares }: MasterAnswer): Taken[][] {
+    const taken: Taken[][] = Array.from({ length: this.machines }, () => []);
+    for (const [at, column] of this.columns.entries()) {
+      const share = at < shares.length ? f64(shares, at) : 0;
+      const own = one(taken, column.machine);
+      if (share > 0 || own.length === 0) own.push({ column, share });
+    }
+    return taken;
   }
 
   dispose(): void {

@@ -4,7 +4,7 @@ import type { SolveMip } from '../solver/mip.js';
 import type { Column } from './column.js';
 import { visitsOf } from './column.js';
 import { chosenBy, compactModel } from './compact.js';
-import { Exchange } from './exchange.js';
+import { Exchange, FEW_MACHINES } from './exchange.js';
 import { generateColumns, priceAll } from './generate.js';
 import type { Bound, PricingEffort } from './generate.js';
 import { greedyPlan } from './greedy.js';
@@ -70,16 +70,24 @@ const SMALL_SEARCH = 0.15;
 const LEAST_PROOF_SECONDS = 1;
 /** A good plan is known by then: what is wanted is the proof. */
 const FOR_SOLUTIONS = 0.01;
-/** Machines with more days in the workshop are searched exactly only so far. */
-const MANY_DAYS = 33;
+/** So near to each other, as a share of the cost, relaxed program and bound are one. */
+const NEAR_BOUND = 0.0001;
+/** Branches of the exact search of a machine: few at first, which raise the bound most for their time. */
+const FIRST_BRANCHES = 12;
+const MOST_BRANCHES = 400;
+/** How long plans are exchanged at a time. */
+const FIRST_SLICE_MS = 500;
+const SLICE_MS = 700;
+const MOST_SLICE_MS = 2_000;
+/** Of so many turns one begins at the best plan, and on few machines one at plans by chance: measured, more of either is no better. */
+const BEST_EVERY = 4;
+const DRAWN_EVERY = 8;
 /** Part of the time after the first program that may go into the bound. */
 const BOUND_SHARE = 0.4;
 const MOST_BOUND_ROUNDS = 12;
 /** Reduced cost up to which plans are made, and are in short lists. */
 const MADE_TO = 40;
 const LISTED_TO = 60;
-/** On small sites the first plan is far from the bound, and so are plans that matter. */
-const FEW_MACHINES = 10;
 
 /** One run of the planner: the best plan so far, and what is known of the best possible. */
 class Planning {
@@ -153,8 +161,8 @@ class Planning {
     let choice: Choice = master.mostTaken(answer);
     const bounding = { spent: 0, last: 0, rounds: 0, isTight: false };
     for (let turn = 0; !this.isOver(); turn += 1) {
-      const slice = turn === 0 ? 500 : Math.min(2000, Math.max(700, bounding.last));
-      choice = this.exchange(turn % 4 === 3 ? this.best : choice, slice);
+      const slice = turn === 0 ? FIRST_SLICE_MS : Math.min(MOST_SLICE_MS, Math.max(SLICE_MS, bounding.last));
+      choice = this.exchange(this.beginning(turn, choice, master), slice);
       const mayBound = bounding.rounds < 1 || bounding.spent < BOUND_SHARE * (this.passed - began);
       if (!bounding.isTight && !this.isOver() && mayBound) {
         const before = this.passed;
@@ -162,11 +170,23 @@ class Planning {
         bounding.rounds += 1;
         bounding.last = this.passed - before;
         bounding.spent += bounding.last;
-      } else if (bounding.isTight && turn % 4 === 3) {
+      } else if (bounding.isTight && turn % BEST_EVERY === BEST_EVERY - 1) {
         answer = master.solve();
         widen(this.pool, answer, this.random, { tries: 20, most: this.reach(MADE_TO) });
       }
     }
+  }
+
+  /** Where a turn begins: where the last one came to, now and then at the best plan, on few machines also at one by chance. */
+  private beginning(turn: number, choice: Choice, master: Master): Choice {
+    if (turn % BEST_EVERY === BEST_EVERY - 1) return this.best;
+    if (turn % DRAWN_EVERY !== 1 || !this.areFew) return choice;
+    master.addNew();
+    return master.drawn(master.solve(), this.random);
+  }
+
+  private get areFew(): boolean {
+    return this.instance.machines.length <= FEW_MACHINES;
   }
 
   /** The whole of a small site as one program: the best plan, or nearly, and the proof. */
@@ -191,21 +211,18 @@ class Planning {
   /** A round of exact plans at the prices of the program; whether more of them would hardly raise the bound. */
   private tighten(master: Master, round: number): boolean {
     const answer: MasterAnswer = master.solve();
-    const isBig = this.pool.searches.some(({ table }) => table.n > MANY_DAYS);
-    const effort: PricingEffort = {
-      steps: isBig ? 100 : 40,
-      rounds: 1,
-      near: 0.3,
-      exact: isBig ? 3_000 : 20_000,
-    };
+    const branches = Math.min(MOST_BRANCHES, FIRST_BRANCHES * 4 ** round);
+    const near = (NEAR_BOUND * answer.cost) / this.instance.machines.length;
+    const effort: PricingEffort = { steps: 40, rounds: 1, near, exact: branches };
     const before = this.bound.least;
     const { bound, isFound } = priceAll(this.pool, answer.prices, effort, answer);
     this.raise(bound, answer.prices);
     master.addNew();
     this.tell();
-    const isNear = (answer.cost - this.bound.least) / answer.cost < 0.0005;
-    const isSlow = round >= 3 && this.bound.least - before < 0.0003 * this.bound.least;
-    return isNear || !isFound || isSlow || round >= MOST_BOUND_ROUNDS;
+    if (master.makeOvertimeDearer()) return false;
+    const isNear = (answer.cost - this.bound.least) / answer.cost < 2 * NEAR_BOUND;
+    const isSlow = !isFound || this.bound.least - before < 0.0003 * this.bound.least;
+    return isNear || (branches === MOST_BRANCHES && isSlow) || round >= MOST_BOUND_ROUNDS;
   }
 
   private raise(least: number, prices: Bound['prices']): void {
@@ -224,7 +241,7 @@ class Planning {
   private reach(least: number): number {
     const gap = this.cost - this.bound.least;
     const { length } = this.instance.machines;
-    return length <= FEW_MACHINES && gap < 1e12 ? Math.max(least, (3 * gap) / length) : least;
+    return this.areFew && gap < 1e12 ? Math.max(least, (3 * gap) / length) : least;
   }
 
   private found(): FoundPlan {

@@ -27,8 +27,21 @@ export function overPrices(
   };
 }
 
+/** What things cost on the nodes of a machine. */
+export interface NodeCosts {
+  readonly table: MachineTable;
+  /** of a visit, by node */
+  readonly setUp: Float64Array;
+  /** by opening, then by node */
+  readonly access: readonly Float64Array[];
+  /** by item, then by node; Infinity where it cannot be done */
+  readonly work: readonly Float64Array[];
+  /** 1 where the machine may come */
+  readonly open: Uint8Array;
+}
+
 /** A machine at prices: what a visit, an opening and the work of an item cost on each of its nodes, and where it may come. */
-export class PricedMachine {
+export class PricedMachine implements NodeCosts {
   /** set-up with its bay and its own cost, by node */
   readonly setUp: Float64Array;
   /** by opening, then by node */

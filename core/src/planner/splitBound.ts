@@ -1,6 +1,6 @@
 import type { Assignment } from './column.js';
 import { f64, i32, one, u8 } from './dense.js';
-import type { PricedMachine } from './prices.js';
+import type { NodeCosts } from './prices.js';
 import { ShortestPath } from './shortestPath.js';
 
 /** Something that several items pay for together on a node: the visit itself, or an opening. */
@@ -9,6 +9,14 @@ interface Shared {
   readonly members: readonly number[];
   /** what each member pays of it, by member, then by node */
   readonly parts: readonly Float64Array[];
+}
+
+/** Something shared that items use on a node without paying all of it together. */
+export interface Unpaid {
+  /** 0: the visit; each opening follows */
+  readonly shared: number;
+  readonly node: number;
+  readonly by: number;
 }
 
 /** Steps without a better bound before steps become shorter. */
@@ -34,8 +42,8 @@ export class SplitBound {
   /** what all plans have below nought: visits that pay for themselves */
   private belowZero = 0;
 
-  constructor(private readonly priced: PricedMachine) {
-    const { table } = priced;
+  constructor(private readonly costs: NodeCosts) {
+    const { table, setUp, access: openings } = costs;
     const { width, items } = table;
     const perNode = () => new Float64Array(width);
     const sharing = (cost: Float64Array, members: readonly number[]): Shared => ({
@@ -44,8 +52,8 @@ export class SplitBound {
       parts: members.map(perNode),
     });
     this.shared = [
-      sharing(priced.setUp, [...items.keys()]),
-      ...priced.access.map((cost, access) =>
+      sharing(setUp, [...items.keys()]),
+      ...openings.map((cost, access) =>
         sharing(
           cost,
           [...items.keys()].filter((item) => one(items, item).access.includes(access)),
@@ -66,10 +74,9 @@ export class SplitBound {
 
   /** Fits the split to new prices: it adds up to what is shared, evenly where nothing was split yet. */
   begin(): void {
-    const { table } = this.priced;
+    const { table } = this.costs;
     this.belowZero = 0;
-    for (let node = 1; node <= table.n; node += 1)
-      this.belowZero += Math.min(0, f64(this.priced.setUp, node));
+    for (let node = 1; node <= table.n; node += 1) this.belowZero += Math.min(0, f64(this.costs.setUp, node));
     for (const shared of this.shared) for (let node = 1; node <= table.n; node += 1) this.fit(shared, node);
     for (let item = 0; item < this.nodeCost.length; item += 1) this.priceItem(item);
   }
@@ -82,20 +89,20 @@ export class SplitBound {
       for (const part of parts) part[node] = (f64(part, node) * whole) / sum;
       return;
     }
-    const { items } = this.priced.table;
+    const { items } = this.costs.table;
     const able = members.map((item) => u8(one(items, item).reachable, node));
     const count = able.reduce((all, is) => all + is, 0);
     for (let at = 0; at < parts.length; at += 1) one(parts, at)[node] = one(able, at) ? whole / count : 0;
   }
 
   private priceItem(item: number): void {
-    for (let node = 1; node <= this.priced.table.n; node += 1) this.priceNode(item, node);
+    for (let node = 1; node <= this.costs.table.n; node += 1) this.priceNode(item, node);
   }
 
   private priceNode(item: number, node: number): void {
     let cost = Infinity;
-    if (u8(this.priced.open, node) === 1) {
-      cost = f64(one(this.priced.work, item), node);
+    if (u8(this.costs.open, node) === 1) {
+      cost = f64(one(this.costs.work, item), node);
       for (const { part } of one(this.pays, item)) cost += f64(part, node);
     }
     one(this.nodeCost, item)[node] = cost;
@@ -128,7 +135,7 @@ export class SplitBound {
 
   /** Every item on its cheapest times at the present split. */
   private solve(): { cost: number; spread: number } {
-    const { items, constant } = this.priced.table;
+    const { items, constant } = this.costs.table;
     let cost = this.belowZero + constant;
     let spread = 0;
     for (let item = 0; item < items.length; item += 1) {
@@ -137,6 +144,47 @@ export class SplitBound {
       spread += path.length * one(this.pays, item).length;
     }
     return { cost, spread };
+  }
+
+  /** The split as it stands, to {@link load} it again. */
+  save(): Float64Array {
+    const all = this.shared.flatMap(({ parts }) => parts);
+    const saved = new Float64Array(all.length * this.costs.table.width);
+    for (const [at, part] of all.entries()) saved.set(part, at * this.costs.table.width);
+    return saved;
+  }
+
+  /** Takes a split that was saved; {@link begin} fits it to the costs of now. */
+  load(saved: Float64Array): void {
+    const { width } = this.costs.table;
+    let at = 0;
+    for (const { parts } of this.shared)
+      for (const part of parts) {
+        part.set(saved.subarray(at, at + width));
+        at += width;
+      }
+  }
+
+  /** What is used and paid least of, at the times that were written last; null where all is paid. */
+  mostUnpaid(): Unpaid | null {
+    const { width } = this.costs.table;
+    const paid = new Map<number, number>();
+    for (const [item, { nodes, length }] of this.paths.entries())
+      for (let at = 0; at < length; at += 1) {
+        const node = i32(nodes, at);
+        for (const { shared, part } of one(this.pays, item)) {
+          const place = shared * width + node;
+          paid.set(place, (paid.get(place) ?? 0) + f64(part, node));
+        }
+      }
+    let most: Unpaid | null = null;
+    for (const [place, sum] of paid) {
+      const shared = Math.floor(place / width);
+      const node = place % width;
+      const by = f64(one(this.shared, shared).cost, node) - sum;
+      if (by > (most?.by ?? 0)) most = { shared, node, by };
+    }
+    return most;
   }
 
   private keep(): void {
@@ -154,7 +202,7 @@ export class SplitBound {
 
   /** Who uses something on a node pays more of it; then all parts are brought back to the whole. */
   private step(by: number): boolean {
-    const { width, n } = this.priced.table;
+    const { width, n } = this.costs.table;
     this.touched.fill(0);
     for (let item = 0; item < this.paths.length; item += 1) {
       const path = one(this.paths, item);
@@ -185,7 +233,7 @@ export class SplitBound {
 
   /** The times that the items would take by themselves. */
   write(done: Assignment): void {
-    const { width, items } = this.priced.table;
+    const { width, items } = this.costs.table;
     this.solve();
     done.fill(0);
     for (let item = 0; item < items.length; item += 1) {

@@ -2,7 +2,7 @@ import { one } from '../dense.js';
 import type { PlannedVisit, PlannerInstance, SeasonPlan } from '../instance.js';
 import { walked } from './walked.js';
 
-interface OwnPlan {
+export interface OwnPlan {
   readonly visits: readonly PlannedVisit[];
   readonly cost: number;
 }
@@ -14,7 +14,7 @@ function choices(count: number): number[][] {
 }
 
 /** Every plan of one machine by itself that is allowed, the cheapest first. What may not begin so is not gone on with. */
-function ownPlans(instance: PlannerInstance, machine: number): OwnPlan[] {
+export function ownPlans(instance: PlannerInstance, machine: number): OwnPlan[] {
   const own = one(instance.machines, machine);
   const alone = { ...instance, machines: [own] };
   const sets = choices(own.items.length);
