@@ -22,7 +22,10 @@ const press = (name: string) => fireEvent.click(screen.getByRole('button', { nam
 describe('one’s own sign-in', () => {
   it('shows where one is signed in, and ends it elsewhere only', async () => {
     const here = session('a', { device: 'Chromium browser on Linux', isThis: true, isOwnDevice: false });
-    const { sent } = wire({ '/api/session/all': [here, session('b')] });
+    const { sent } = wire({
+      '/api/session/all': [here, session('b')],
+      '/api/session/shed-code': { isSet: false },
+    });
     showTo('operator', <AccountPage />);
     expect(await screen.findByText('this one')).toBeDefined();
     expect(screen.getByText('192.0.2.4, yours alone')).toBeDefined();
