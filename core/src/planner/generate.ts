@@ -10,6 +10,8 @@ import type { DayPrices } from './prices.js';
 export interface PricingEffort extends Effort {
   /** branches of an exact search of one machine; 0: none */
   readonly exact: number;
+  /** whether there is no more time for exact searches: what is known without them is a bound too */
+  readonly isOver?: () => boolean;
 }
 
 export const QUICK: PricingEffort = { steps: 8, rounds: 1, near: 0.3, exact: 0 };
@@ -36,7 +38,7 @@ export function priceAll(
   for (const [machine, search] of pool.searches.entries()) {
     const priced = search.price(prices, effort, pool.cheapest(machine, prices));
     let { bound: least, done } = priced;
-    if (effort.exact > 0 && priced.cost - least > effort.near) {
+    if (effort.exact > 0 && !effort.isOver?.() && priced.cost - least > effort.near) {
       const exact = search.exact(priced.cost, { most: effort.exact, near: effort.near });
       if (exact.done) done = exact.done;
       least = Math.max(least, exact.bound);

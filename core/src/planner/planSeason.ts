@@ -138,8 +138,10 @@ class Planning {
     return this.effort.now() - this.began;
   }
 
+  private readonly isTimeOver = (): boolean => this.passed > this.until;
+
   private readonly isOver = (): boolean =>
-    this.passed > this.until || this.cost - this.bound.least <= this.effort.gap * Math.abs(this.cost);
+    this.isTimeOver() || this.cost - this.bound.least <= this.effort.gap * Math.abs(this.cost);
 
   /** The first bound, plans by chance, and rounds of prices and plans. */
   private begin(master: Master): void {
@@ -148,7 +150,7 @@ class Planning {
     if (this.isOver()) return;
     seedPool(this.pool, this.random);
     master.addNew();
-    this.bound = generateColumns(this.pool, master, this.bound, () => this.passed > this.until);
+    this.bound = generateColumns(this.pool, master, this.bound, this.isTimeOver);
     this.tell();
   }
 
@@ -213,7 +215,7 @@ class Planning {
     const answer: MasterAnswer = master.solve();
     const branches = Math.min(MOST_BRANCHES, FIRST_BRANCHES * 4 ** round);
     const near = (NEAR_BOUND * answer.cost) / this.instance.machines.length;
-    const effort: PricingEffort = { steps: 40, rounds: 1, near, exact: branches };
+    const effort: PricingEffort = { steps: 40, rounds: 1, near, exact: branches, isOver: this.isTimeOver };
     const before = this.bound.least;
     const { bound, isFound } = priceAll(this.pool, answer.prices, effort, answer);
     this.raise(bound, answer.prices);
