@@ -75,7 +75,7 @@ describe('the plan of visits', () => {
     const propose = async () => {
       await press(page, 'Propose again');
       await sees(page, 'Not published', 40_000);
-      await sees(page, /no plan is (better|more than)/);
+      await sees(page, /No plan is (better|more than)/);
     };
     const longest = [await longestTask(page, propose)];
     for (let again = 0; again < 2; again += 1) {

@@ -13,16 +13,13 @@ import { Loading } from '../page/Loading.js';
 import table from '../page/table.module.css';
 import { useIsOneOf } from '../session/useSession.js';
 import { useStockWords } from '../session/useStockWords.js';
+import { capital } from '../words/capital.js';
 import { fleetQueries } from './fleetQueries.js';
 import { STANDING_WORDS } from './fitWords.js';
 import { ShareParts } from './ShareParts.js';
 import { useFits } from './useFits.js';
 
 const FitForm = lazy(async () => ({ default: (await import('./FitForm.js')).FitForm }));
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
-}
 
 /** A fit as it is sent. */
 function fieldsOf({ component, articleId, quantity, standing, reason }: FitDto): FitFieldsDto {

@@ -8,6 +8,7 @@ import form_ from '../form/form.module.css';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
+import { capital } from '../words/capital.js';
 import { momentWords } from '../words/dates.js';
 import { cardsOfPlan, isOutlook, isSame, planOfCards, publishedCards, settledBy, toFields } from './cards.js';
 import type { Card } from './cards.js';
@@ -44,7 +45,7 @@ export function StandWords({
     <>
       <p>
         <b>Not published:</b> {visitWords(cards.length)}, {changeWords(change) || 'nothing planned'}.
-        {proposed ? ` Of all plans, ${proposed.near}.` : ''} {did ? `${did}.` : ''}
+        {proposed ? ` ${capital(proposed.near)}.` : ''} {did ? `${did}.` : ''}
       </p>
       {plan.version === now.version ? null : (
         <Caution title="Published meanwhile" quiet>

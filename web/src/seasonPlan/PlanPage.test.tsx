@@ -65,7 +65,7 @@ describe('the plan of visits', () => {
     );
     act(() => say({ kind: 'done', found: FOUND }));
     expect(screen.getByText(/3 visits, 2 kept, 1 new/)).toHaveTextContent(
-      'Of all plans, no plan is more than 2.0 % better.',
+      'No plan is more than 2.0 % better.',
     );
     await press('Publish');
     await waitFor(() => expect(sent).toHaveLength(1));

@@ -44,7 +44,7 @@ describe('on a device that is touched', () => {
     const { sent } = await show(null);
     await press('Propose again');
     expect(await screen.findByText(/1 new, 2 taken back/)).toHaveTextContent(
-      'no plan is more than 2.0 % better',
+      'No plan is more than 2.0 % better',
     );
     const wall = within(screen.getByRole('table'));
     expect(wall.getByRole('button', { name: 'M-07, Tue 18 May: 33 min 1 line' })).toBeVisible();
