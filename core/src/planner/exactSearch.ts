@@ -37,7 +37,7 @@ const NEARLY = 0.01;
 /**
  * The cheapest plan of a machine at its prices, by branch and bound over the bound that splits what items share. Where items use something
  * without paying it all, there is a branch with it, paid by all plans, and one without; where a visit is too long, one with an item of it
- * and one without. The least promising bound is bettered first, so that what is known when it stops is as much as can be.
+ * and one without. The branch with the least bound is parted first, so that what is known when it stops is as much as can be.
  */
 export class ExactSearch {
   private readonly restricted: Restricted;

@@ -2,7 +2,7 @@ import { one } from '../dense.js';
 import type { PlannedVisit, PlannerInstance, SeasonPlan } from '../instance.js';
 import { walked } from './walked.js';
 
-export interface OwnPlan {
+interface OwnPlan {
   readonly visits: readonly PlannedVisit[];
   readonly cost: number;
 }
