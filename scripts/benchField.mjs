@@ -55,7 +55,11 @@ async function measured(browser) {
 export async function benchField(root) {
   const data = mkdtempSync(join(tmpdir(), 'yugator-field-'));
   const { child } = await startYugator(root, ['--data', data, '--port', PORT]);
-  const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: ARGS });
+  const browser = await puppeteer.launch({
+    executablePath: '/usr/bin/chromium-headless-shell',
+    headless: 'shell',
+    args: ARGS,
+  });
   try {
     const median = await measured(browser);
     console.log(
