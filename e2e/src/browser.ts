@@ -58,15 +58,6 @@ export async function newVisitor(
   return { page, complaints };
 }
 
-export async function signIn(page: Page, address: string, name: string): Promise<void> {
-  await page.goto(`${address}/sign-in`);
-  await page.waitForSelector('input[name=name]');
-  await page.type('input[name=name]', name);
-  await page.type('input[name=password]', 'larkmere-shed');
-  await page.keyboard.press('Enter');
-  await page.waitForSelector('nav');
-}
-
 /** Waits until the page shows `text`. */
 export async function sees(page: Page, text: string | RegExp, timeout = PATIENCE_MS): Promise<void> {
   const source = text instanceof RegExp ? text.source : text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
@@ -89,13 +80,16 @@ export async function press(page: Page, name: string): Promise<void> {
   const named = ['button', 'link'].map((role) => `::-p-aria([name="${name}"][role="${role}"])`).join(', ');
   const found = await page.waitForSelector(named, { timeout: PATIENCE_MS });
   await found?.evaluate(async (element, pause) => {
-    // Clear of what is fixed to the foot of a phone; and still: what arrives above it moves it away from under the click.
+    const isOnTop = ({ left, top, width, height }: DOMRect) =>
+      element.contains(document.elementFromPoint(left + width / 2, top + height / 2));
+    // Clear of what is fixed to the foot of a phone; still, as what arrives above it moves it away from under the click; and not beneath a
+    // menu that is about to go.
     let before = NaN;
     for (let looks = 0; looks < 40; looks += 1) {
       element.scrollIntoView({ block: 'center' });
-      const { top } = element.getBoundingClientRect();
-      if (top === before) return;
-      before = top;
+      const box = element.getBoundingClientRect();
+      if (box.top === before && isOnTop(box)) return;
+      before = box.top;
       await new Promise((passed) => setTimeout(passed, pause));
     }
   }, POLL_MS);
@@ -139,12 +133,12 @@ export const OF_COLOURS = ['color-contrast', 'link-in-text-block'];
 
 /** What WCAG 2.2 A and AA, or the rules that are named, find wrong with the page. */
 export async function violations(page: Page, rules = WCAG): Promise<string[]> {
-  await page.evaluate(AXE);
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE);
   const found = await page.evaluate(async (runOnly) => {
     const { axe } = window as unknown as {
       axe: { run(options: object): Promise<{ violations: Violation[] }> };
     };
-    const result = await axe.run({ runOnly });
+    const result = await axe.run({ runOnly, resultTypes: ['violations'] });
     return result.violations;
   }, rules);
   return found.map(

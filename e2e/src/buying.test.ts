@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, press, sees, signIn, violations } from './browser.js';
+import { newVisitor, press, sees, violations } from './browser.js';
+import { signIn } from './session.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
 

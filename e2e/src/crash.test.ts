@@ -1,3 +1,4 @@
+import { newCookie } from './session.js';
 import { Yugator } from './yugator.js';
 
 interface Job {
@@ -20,18 +21,9 @@ let cookie = '';
 beforeAll(async () => {
   yugator = await Yugator.withDemonstration();
   await yugator.start();
-  cookie = await signIn();
+  cookie = await newCookie(yugator.address, 'Ansel Pike');
 });
 afterAll(() => yugator.remove());
-
-async function signIn(): Promise<string> {
-  const answer = await fetch(`${yugator.address}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ name: 'Ansel Pike', password: 'larkmere-shed' }),
-  });
-  return answer.headers.get('set-cookie')?.split(';')[0] ?? '';
-}
 
 async function ask<T>(method: string, path: string, body?: unknown, key?: string): Promise<T> {
   const answer = await fetch(`${yugator.address}/api${path}`, {

@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, PHONE, press, sees, signIn, typeInto, violations } from './browser.js';
+import { newVisitor, PHONE, press, sees, typeInto, violations } from './browser.js';
+import { signIn } from './session.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
 
@@ -26,8 +27,7 @@ const counted = (page: Page) =>
 
 async function onPhone(name: string, path: string): Promise<{ page: Page; complaints: string[] }> {
   const visitor = await newVisitor(shed.browser, PHONE);
-  await signIn(visitor.page, shed.yugator.address, name);
-  await visitor.page.goto(shed.yugator.address + path);
+  await signIn(visitor.page, shed.yugator.address, name, path);
   return visitor;
 }
 
@@ -155,8 +155,7 @@ describe('the code on a machine', () => {
 describe('a device that the crew shares', () => {
   it('asks for a name and four digits, takes a walk-round, and shows nothing that is not for it', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await page.goto(`${shed.yugator.address}/account`);
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/account');
     await typeInto(page, 'Four digits', '4719');
     await typeInto(page, 'Your password, to be sure', 'larkmere-shed');
     await press(page, 'Set the code');

@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, PHONE, POLL_MS, press, sees, signIn, violations } from './browser.js';
+import { newVisitor, PHONE, POLL_MS, press, sees, violations } from './browser.js';
+import { signIn } from './session.js';
 import { openShed } from './shed.js';
 import { place, read, tick, workThrough } from './work.js';
 

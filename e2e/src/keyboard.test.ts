@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { DESK, newVisitor, sees, signIn } from './browser.js';
+import { DESK, newVisitor, sees } from './browser.js';
+import { signInByForm } from './session.js';
 import { openShed } from './shed.js';
 
 const shed = openShed();
@@ -49,7 +50,7 @@ const total = (page: Page, machineId: string) =>
 describe('somebody with a keyboard only, on a weak network', () => {
   it('composes a visit, works it step by step and signs it off, each once though pressed twice', async () => {
     const { page, complaints } = await newVisitor(shed.browser, DESK, { isKeeping: true });
-    await signIn(page, shed.yugator.address, 'Ansel Pike');
+    await signInByForm(page, shed.yugator.address, 'Ansel Pike');
     const machineId = await page.evaluate(async () => {
       const fleet = (await (await fetch('/api/machines')).json()) as { id: string; tag: string }[];
       return fleet.find(({ tag }) => tag === 'M-02')?.id ?? '';

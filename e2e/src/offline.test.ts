@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
+import { newVisitor, PHONE, press, sees, violations } from './browser.js';
+import { signInByForm } from './session.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
 
@@ -27,7 +28,7 @@ async function idOf(page: Page, tag: string): Promise<string> {
 describe('without signal', () => {
   it('the screens open as they were last seen and say from when; with the signal they are as new', async () => {
     const { page } = await newVisitor(shed.browser, PHONE, { isKeeping: true });
-    await signIn(page, shed.yugator.address, 'Ansel Pike');
+    await signInByForm(page, shed.yugator.address, 'Ansel Pike');
     const id = await idOf(page, 'T-02');
     // The first page of all is kept with the second visit to one.
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null, {
@@ -74,7 +75,7 @@ describe('without signal', () => {
 
   it('whoever signs out leaves nothing behind, and the next person sees nothing of theirs', async () => {
     const { page } = await newVisitor(shed.browser, PHONE, { isKeeping: true });
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
+    await signInByForm(page, shed.yugator.address, 'Marit Osgood');
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null, {
       timeout: 60_000,
       polling: 200,
@@ -93,7 +94,7 @@ describe('without signal', () => {
     await page.waitForSelector('input[name=name]');
     await new Promise((later) => setTimeout(later, KEPT_MS));
     expect(await stored(page)).not.toContain('Lakeside zero-turn');
-    await signIn(page, shed.yugator.address, 'Dru Halloway');
+    await signInByForm(page, shed.yugator.address, 'Dru Halloway');
     await sees(page, 'Walk-rounds that wait');
     await isKept(page);
     await shed.yugator.stop();

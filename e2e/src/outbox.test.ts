@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, PHONE, press, sees, signIn, typeInto, violations } from './browser.js';
+import { newVisitor, PHONE, press, sees, typeInto, violations } from './browser.js';
+import { signInByForm } from './session.js';
 import { openShed } from './shed.js';
 import { place, read, tick } from './work.js';
 
@@ -84,7 +85,7 @@ const NUMBERS = Array.from({ length: 10 }, (_, at) => at + 1);
 describe('what is typed without signal', () => {
   it('forty writes of all kinds wait, outlive a killed tab, and are there once and in order', async () => {
     let { page } = await newVisitor(shed.browser, PHONE, { isKeeping: true });
-    await signIn(page, shed.yugator.address, 'Ansel Pike');
+    await signInByForm(page, shed.yugator.address, 'Ansel Pike');
     const machines = await read<(Known & { tag: string })[]>(page, '/api/machines');
     const machine = machines.find(({ tag }) => tag === 'T-02');
     if (!machine) throw new Error('The demonstration has no T-02.');
@@ -170,7 +171,7 @@ describe('what is typed without signal', () => {
 
   it('comes back to its owner alone where it is refused, and is put right where it lies', async () => {
     const { page } = await newVisitor(shed.browser, PHONE, { isKeeping: true });
-    await signIn(page, shed.yugator.address, 'Dru Halloway');
+    await signInByForm(page, shed.yugator.address, 'Dru Halloway');
     const machines = await read<(Known & { tag: string })[]>(page, '/api/machines');
     // Not the one that was read a moment ago: no meter runs faster than the clock.
     const machine = machines.find(({ tag }) => tag === 'U-02');
@@ -182,7 +183,7 @@ describe('what is typed without signal', () => {
     await waiting(page, 1);
     // Meanwhile somebody reads less.
     const { page: other } = await newVisitor(shed.browser);
-    await signIn(other, shed.yugator.address, 'Ansel Pike');
+    await signInByForm(other, shed.yugator.address, 'Ansel Pike');
     const status = await other.evaluate(
       async (machineId, shown) => {
         const body = JSON.stringify({ readings: [{ machineId, shown, confirmed: true }] });
@@ -206,13 +207,13 @@ describe('what is typed without signal', () => {
     expect(await violations(page)).toEqual([]);
     await press(page, 'Keep and sign out');
     await page.waitForSelector('input[name=name]');
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
+    await signInByForm(page, shed.yugator.address, 'Marit Osgood');
     await sees(page, 'Overdue: see to these');
     await page.goto(`${shed.yugator.address}/outbox`);
     await sees(page, 'Nothing waits');
     await signOut();
     await page.waitForSelector('input[name=name]');
-    await signIn(page, shed.yugator.address, 'Dru Halloway');
+    await signInByForm(page, shed.yugator.address, 'Dru Halloway');
     await press(page, '1 entry came back: see why');
     await sees(page, `${hours(0.2)} h`.replace(/\B(?=(\d{3})+(?!\d))/g, '\u2009'));
     expect(await violations(page)).toEqual([]);
@@ -223,7 +224,7 @@ describe('what is typed without signal', () => {
 
   it('is said not to be kept where the device has no room, and stays in its form', async () => {
     const { page } = await newVisitor(shed.browser, PHONE, { isKeeping: true });
-    await signIn(page, shed.yugator.address, 'Dru Halloway');
+    await signInByForm(page, shed.yugator.address, 'Dru Halloway');
     await isControlled(page);
     await seen(page, ['/m/T-02', 'From its card']);
     await page.evaluate(() => {

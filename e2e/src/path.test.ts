@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { checkbox, newVisitor, press, sees, signIn, violations } from './browser.js';
+import { checkbox, newVisitor, press, sees, violations } from './browser.js';
+import { signInByForm } from './session.js';
 import { openShed } from './shed.js';
 
 const shed = openShed();
@@ -36,8 +37,8 @@ describe('the whole path of a crew lead', () => {
   it('leads from Today over the round and a job to the record, and outlives a restart', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
     const { page: second, complaints: secondComplaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await signIn(second, shed.yugator.address, 'Parks office');
+    await signInByForm(page, shed.yugator.address, 'Marit Osgood');
+    await signInByForm(second, shed.yugator.address, 'Parks office');
 
     // 1: Today, worst first, each with its reason.
     await sees(page, /machines? (is|are) overdue\./);

@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { checkbox, newVisitor, PHONE, press, sees, signIn, violations } from './browser.js';
+import { checkbox, newVisitor, PHONE, press, sees, violations } from './browser.js';
+import { signIn } from './session.js';
 import { openShed } from './shed.js';
 import { read, workThrough } from './work.js';
 
@@ -187,8 +188,7 @@ describe('on a phone', () => {
 
   it('a battery that breaks down under load is found by questions, and the answer outlives a reload', async () => {
     const { page } = await newVisitor(shed.browser, PHONE);
-    await signIn(page, shed.yugator.address, 'Ansel Pike');
-    await page.goto(`${shed.yugator.address}/bench/no-start`);
+    await signIn(page, shed.yugator.address, 'Ansel Pike', '/bench/no-start');
     const answer = async (label: string, figure: string) => {
       const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`);
       await field?.type(figure);
@@ -209,8 +209,7 @@ describe('on a phone', () => {
 
   it('no letter is lost of what is typed fast into a search that stands in the address', async () => {
     const { page } = await newVisitor(shed.browser, PHONE);
-    await signIn(page, shed.yugator.address, 'Ansel Pike');
-    await page.goto(`${shed.yugator.address}/records`);
+    await signIn(page, shed.yugator.address, 'Ansel Pike', '/records');
     await page.waitForSelector('input[type=search]');
     await page.type('input[type=search]', 'spark plugs of R-03');
     expect(await page.$eval('input[type=search]', (field) => (field as HTMLInputElement).value)).toBe(

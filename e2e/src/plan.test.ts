@@ -1,6 +1,7 @@
 import type { Page } from 'puppeteer-core';
-import { choose, newVisitor, press, sees, signIn, typeInto, violations } from './browser.js';
+import { choose, newVisitor, press, sees, typeInto, violations } from './browser.js';
 import { longestTask } from './longestTask.js';
+import { signIn } from './session.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
 
@@ -64,8 +65,7 @@ async function middle(page: Page, selector: string): Promise<{ x: number; y: num
 describe('the plan of visits', () => {
   it('is proposed while the page stays quick, taken over, dragged, locked, and published', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await page.goto(`${shed.yugator.address}/season`);
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/season');
     await press(page, 'Visits planned');
     // Of the demonstration: one day is too full, one visit is locked.
     await sees(page, /visits from today on, published/);
@@ -103,8 +103,7 @@ describe('the plan of visits', () => {
 
   it('lets a visit be dragged to another day, says what comes of it, and takes it back', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await page.goto(`${shed.yugator.address}/season/plan`);
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/season/plan');
     const cardName = await page
       .waitForSelector('table td button')
       .then((card) => card?.evaluate(({ textContent }) => textContent));
@@ -126,8 +125,7 @@ describe('the plan of visits', () => {
 
   it('is worked by keyboard alone, from a card that is moved to the job on its day', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await page.goto(`${shed.yugator.address}/season/plan`);
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/season/plan');
     const card = await page.waitForSelector('table td button');
     await card?.focus();
     await pickUp(page);
@@ -264,8 +262,7 @@ describe('the plan of visits', () => {
   it('is a list of days on a phone', async () => {
     const { page } = await newVisitor(shed.browser);
     await page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
-    await signIn(page, shed.yugator.address, 'Ansel Pike');
-    await page.goto(`${shed.yugator.address}/season/plan`);
+    await signIn(page, shed.yugator.address, 'Ansel Pike', '/season/plan');
     await sees(page, /visits from today on/);
     await page.waitForSelector('ol > li > h2');
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
@@ -275,8 +272,7 @@ describe('the plan of visits', () => {
 
   it('says what would be with somebody away, and takes it over', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await page.goto(`${shed.yugator.address}/season/what-if`);
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/season/what-if');
     await sees(page, 'Plan both');
     await choose(page, 'What if', 'a mechanic is away');
     await choose(page, 'Who', 'Ansel Pike');
@@ -298,8 +294,7 @@ describe('the plan of visits', () => {
 
   it('follows the days on which the workshop is open', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await page.goto(`${shed.yugator.address}/season/workshop`);
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/season/workshop');
     const field = await page.waitForSelector('::-p-aria([name="Minutes of person 1 on Wednesday"])');
     await field?.click({ count: 3 });
     await field?.type('300');

@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { DESK, newVisitor, OF_COLOURS, PHONE, press, sees, signIn, violations } from './browser.js';
+import { DESK, newVisitor, OF_COLOURS, PHONE, press, sees, violations } from './browser.js';
+import { signIn } from './session.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
 
@@ -123,8 +124,7 @@ describe('a viewer', () => {
 describe('the connection', () => {
   it('lost in the middle of a round keeps every figure, and sends it by itself when it is back', async () => {
     const { page } = await newVisitor(shed.browser, PHONE);
-    await signIn(page, shed.yugator.address, 'Dru Halloway');
-    await page.goto(`${shed.yugator.address}/round`);
+    await signIn(page, shed.yugator.address, 'Dru Halloway', '/round');
     await sees(page, 'Round the sheds');
     const id = await idOf(page, 'U-02');
     const shown = await read<{ lastShown: number }>(page, `/api/machines/${id}`);

@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, press, sees, signIn, violations } from './browser.js';
+import { newVisitor, press, sees, violations } from './browser.js';
+import { signIn } from './session.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
 import { refusal } from './yugator.js';
@@ -43,8 +44,7 @@ describe('when the mowing season ends', () => {
 
   it('machines are laid up: what belongs to it is planned together, and is one job', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await page.goto(`${shed.yugator.address}/season/plan`);
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/season/plan');
     const job = await jobOf(page, 'lay-up');
     await expectOfPlan(page, job);
     expect((await read<PlanOnWire>(page, '/api/season-plan?weeks=12')).today).toBe('2027-11-08');
@@ -67,8 +67,7 @@ describe('before it begins', () => {
 
   it('machines are woken up: what belongs to it is planned together, and is one job', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await page.goto(`${shed.yugator.address}/season/plan`);
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/season/plan');
     const job = await jobOf(page, 'wake-up');
     await expectOfPlan(page, job);
     // Common practice: the battery is tried under load before the season.

@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { newVisitor, press, sees, signIn, typeInto, violations } from './browser.js';
+import { newVisitor, press, sees, typeInto, violations } from './browser.js';
+import { signIn } from './session.js';
 import { openShed } from './shed.js';
 
 const shed = openShed();
@@ -20,10 +21,9 @@ async function linesOf(page: Page, tag: string): Promise<Line[]> {
 describe('a crew lead who sets up', () => {
   it('enters a book as a chart by keyboard, registers a machine on it, and reads its tape', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/books/new');
 
     // The book: two lines, marks by key, the rule in words beside each.
-    await page.goto(`${shed.yugator.address}/books/new`);
     await sees(page, 'A new service book');
     await typeInto(page, 'Book', 'Hobbin snow blower');
     await typeInto(page, 'Name of line 1', 'Engine oil');
@@ -89,8 +89,7 @@ describe('a crew lead who sets up', () => {
 
   it('puts a machine on a season, and sees it laid up outside of it', async () => {
     const { page } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await page.goto(`${shed.yugator.address}/season`);
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/season');
     await sees(page, 'Add a season');
     await press(page, 'Add a season');
     await sees(page, 'Name the season in 1 to 30 letters, such as Mowing.');
@@ -120,8 +119,7 @@ describe('a crew lead who sets up', () => {
 
   it('pastes readings, is told line by line what will happen, and keeps nothing before it is said', async () => {
     const { page } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Dru Halloway');
-    await page.goto(`${shed.yugator.address}/round`);
+    await signIn(page, shed.yugator.address, 'Dru Halloway', '/round');
     await sees(page, 'Paste readings');
     await press(page, 'Paste readings');
     await sees(page, 'Two columns, tag and hours');

@@ -2,7 +2,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { choose, newVisitor, press, sees, signIn, typeInto, violations } from './browser.js';
+import { choose, newVisitor, press, sees, typeInto, violations } from './browser.js';
+import { signIn } from './session.js';
 import { openShed } from './shed.js';
 import { read } from './work.js';
 
@@ -213,8 +214,7 @@ describe('the shelf', () => {
 
   it('takes a list of a spreadsheet in: first it says what each line does, then it does that', async () => {
     const { page, complaints } = await newVisitor(shed.browser);
-    await signIn(page, shed.yugator.address, 'Marit Osgood');
-    await page.goto(`${shed.yugator.address}/shelf/lists`);
+    await signIn(page, shed.yugator.address, 'Marit Osgood', '/shelf/lists');
     const file = join(mkdtempSync(join(tmpdir(), 'yugator-list-')), 'spring.csv');
     const choose = async (rows: readonly string[]) => {
       writeFileSync(file, ['number;name;kind;counted in;price (GBP);place', ...rows].join('\r\n'));

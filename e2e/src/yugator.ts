@@ -45,8 +45,7 @@ export class Yugator {
   }
 
   /** On a copy of the demonstration that was made before the tests. */
-  static withDemonstration(): Promise<Yugator> {
-    const data = mkdtempSync(join(SCRATCH, 'yugator-e2e-'));
+  static withDemonstration(data = mkdtempSync(join(SCRATCH, 'yugator-e2e-'))): Promise<Yugator> {
     cpSync(process.env['TEST_DEMONSTRATION'] ?? '', data, { recursive: true });
     return Yugator.at(data);
   }

@@ -70,7 +70,7 @@ export async function createApp(parts: AppParts): Promise<NestFastifyApplication
   guard(app, hosts, isStrictlySecure);
   if (parts.storage) watchStorage(fastify, parts.storage);
   await compress(app);
-  await serveOpenApi(app, webFolder !== undefined);
+  await serveOpenApi(app);
   if (webFolder) await serveWeb(app, webFolder);
   await app.init();
   await fastify.ready();

@@ -26,9 +26,9 @@ function write(folder: string, name: string, { certificate, key }: KeyPair): voi
   }
 }
 
-function holds({ certificate }: KeyPair, names: readonly string[], now: number): boolean {
-  const known = new Set(namesIn(certificate));
-  return endOf(certificate) - now > RENEWED_BEFORE_MS && names.every((name) => known.has(name));
+async function holds({ certificate }: KeyPair, names: readonly string[], now: number): Promise<boolean> {
+  const known = new Set(await namesIn(certificate));
+  return (await endOf(certificate)) - now > RENEWED_BEFORE_MS && names.every((name) => known.has(name));
 }
 
 /** Whether a certificate and its key belong together, and the authority vouches for it. */
@@ -51,7 +51,7 @@ export class CertificateStore {
   /** The authority of the site: the same one for ten years, so that phones need to be told once. */
   async authority(name: string, now: number): Promise<KeyPair> {
     const known = read(this.folder, 'authority');
-    if (known && endOf(known.certificate) > now) return known;
+    if (known && (await endOf(known.certificate)) > now) return known;
     const made = await newAuthority(name, now);
     write(this.folder, 'authority', made);
     return made;
@@ -60,7 +60,7 @@ export class CertificateStore {
   /** A certificate for `names` that holds for months: the one that is there, or a new one. */
   async leaf(authority: KeyPair, names: readonly string[], now: number): Promise<KeyPair> {
     const known = read(this.folder, 'machine');
-    if (known && holds(known, names, now) && isSignedBy(known, authority)) return known;
+    if (known && (await holds(known, names, now)) && isSignedBy(known, authority)) return known;
     const made = await newLeaf(authority, names, now);
     write(this.folder, 'machine', made);
     return made;

@@ -110,12 +110,12 @@ describe('the certificates of a site', () => {
     const first = await both(NAMES);
     const named = await both([...NAMES, 'shed.test']);
     expect(named.authority).toEqual(first.authority);
-    expect(namesIn(named.leaf.certificate)).toContain('shed.test');
+    expect(await namesIn(named.leaf.certificate)).toContain('shed.test');
     // What it is called no more does no harm.
     expect((await both(NAMES)).leaf).toEqual(named.leaf);
     const later = await both(NAMES, NOW + 260 * DAY_MS);
     expect(later.authority).toEqual(first.authority);
-    expect(endOf(later.leaf.certificate)).toBeGreaterThan(NOW + 600 * DAY_MS);
+    expect(await endOf(later.leaf.certificate)).toBeGreaterThan(NOW + 600 * DAY_MS);
   });
 
   it('are made anew where a file is missing, foreign or half written', async () => {

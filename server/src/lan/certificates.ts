@@ -1,6 +1,6 @@
 import { isIP } from 'node:net';
 import 'reflect-metadata';
-import * as x509 from '@peculiar/x509';
+import type { X509Certificate } from '@peculiar/x509';
 
 const KEY = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' } as const;
 const DAY_MS = 86_400_000;
@@ -10,6 +10,9 @@ const AUTHORITY_DAYS = 3_650;
 const LEAF_DAYS = 397;
 /** A clock that is behind must not find the certificate of today one of tomorrow. */
 const BEFORE_MS = DAY_MS;
+
+/** Read when the first certificate is: most sites are served on one machine alone, and need none. */
+const library = () => import('@peculiar/x509');
 
 /** A certificate with its key, both as PEM. */
 export interface KeyPair {
@@ -51,6 +54,7 @@ function period(now: number, days: number): { notBefore: Date; notAfter: Date } 
 
 /** An authority of the site's own, which vouches for its own machine and for nothing beneath that (RFC 5280, 4.2.1.9). */
 export async function newAuthority(name: string, now: number): Promise<KeyPair> {
+  const x509 = await library();
   const keys = await newKeys();
   const certificate = await x509.X509CertificateGenerator.createSelfSigned({
     serialNumber: serialNumber(),
@@ -69,6 +73,7 @@ export async function newAuthority(name: string, now: number): Promise<KeyPair> 
 
 /** A certificate for the machine's names and addresses, signed by the authority. `names` is not empty. */
 export async function newLeaf(authority: KeyPair, names: readonly string[], now: number): Promise<KeyPair> {
+  const x509 = await library();
   const issuer = new x509.X509Certificate(authority.certificate);
   const keys = await newKeys();
   const certificate = await x509.X509CertificateGenerator.create({
@@ -93,19 +98,25 @@ export async function newLeaf(authority: KeyPair, names: readonly string[], now:
   return { certificate: certificate.toString('pem'), key: await keyPem(keys.privateKey) };
 }
 
+async function read(certificate: string): Promise<X509Certificate> {
+  const { X509Certificate } = await library();
+  return new X509Certificate(certificate);
+}
+
 /** Until when a certificate holds, in ms since 1970. */
-export function endOf(certificate: string): number {
-  return new x509.X509Certificate(certificate).notAfter.getTime();
+export async function endOf(certificate: string): Promise<number> {
+  return (await read(certificate)).notAfter.getTime();
 }
 
 /** The names and addresses that a certificate is for. */
-export function namesIn(certificate: string): string[] {
-  const names = new x509.X509Certificate(certificate).getExtension(x509.SubjectAlternativeNameExtension);
+export async function namesIn(certificate: string): Promise<string[]> {
+  const { SubjectAlternativeNameExtension } = await library();
+  const names = (await read(certificate)).getExtension(SubjectAlternativeNameExtension);
   return (names?.names.items ?? []).map(({ value }) => value);
 }
 
 /** The SHA-256 of a certificate, as two and two figures: what people compare. */
 export async function fingerprint(certificate: string): Promise<string> {
-  const bytes = await new x509.X509Certificate(certificate).getThumbprint('SHA-256');
+  const bytes = await (await read(certificate)).getThumbprint('SHA-256');
   return (Buffer.from(bytes).toString('hex').toUpperCase().match(/../g) ?? []).join(':');
 }

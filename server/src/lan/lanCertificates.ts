@@ -33,7 +33,8 @@ export async function lanCertificates(
       certificate: readFileSync(own.certificate, 'utf8'),
       key: readFileSync(own.key, 'utf8'),
     };
-    return { machine, authority: null, names: [...new Set([...namesIn(machine.certificate), ...names])] };
+    const itsOwn = await namesIn(machine.certificate);
+    return { machine, authority: null, names: [...new Set([...itsOwn, ...names])] };
   }
   const store = new CertificateStore(data);
   const authority = await store.authority(siteName, now);

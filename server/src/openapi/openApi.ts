@@ -15,11 +15,10 @@ function openApiDocument(app: NestFastifyApplication): OpenAPIObject {
 }
 
 /**
- * Serves the document at /api/openapi.json and a page to browse it at /api/docs. It is made at the start where the program
- * serves (`isMadeNow`), so that nobody waits for it, and elsewhere when it is first asked for.
+ * Serves the document at /api/openapi.json and a page to browse it at /api/docs. It is made when it is first asked for, which takes a
+ * quarter of a second: few ever ask, and everybody waits for the start.
  */
-export async function serveOpenApi(app: NestFastifyApplication, isMadeNow: boolean): Promise<void> {
+export async function serveOpenApi(app: NestFastifyApplication): Promise<void> {
   await SwaggerModule.loadPluginMetadata(metadata);
-  const document = isMadeNow ? openApiDocument(app) : () => openApiDocument(app);
-  SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/openapi.json' });
+  SwaggerModule.setup('api/docs', app, () => openApiDocument(app), { jsonDocumentUrl: 'api/openapi.json' });
 }

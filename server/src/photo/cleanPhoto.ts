@@ -1,5 +1,3 @@
-import sharp from 'sharp';
-
 /** Longest side of a photo that is kept, in pixels. */
 const LONGEST = 2_048;
 /** A file may claim any size; more pixels than a good phone takes are not decoded. */
@@ -7,15 +5,20 @@ const MOST_PIXELS = 64_000_000;
 const QUALITY = 82;
 const KINDS = new Set(['jpeg', 'png', 'webp']);
 
-// What was decoded once is not asked for again, and one photo needs one core.
-sharp.cache(false);
-sharp.concurrency(1);
+/** Read with the first photo. What was decoded once is not asked for again, and one photo needs one core. */
+async function decoder() {
+  const { default: sharp } = await import('sharp');
+  sharp.cache(false);
+  sharp.concurrency(1);
+  return sharp;
+}
 
 /**
  * A picture decoded and written anew as a JPEG, upright, at most 2,048 pixels long, with nothing of what the file held besides:
  * no place, no device, no foreign pages. null where it is no picture.
  */
 export async function cleanPhoto(bytes: Buffer): Promise<Buffer | null> {
+  const sharp = await decoder();
   try {
     const picture = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error', animated: false });
     const { format } = await picture.metadata();
