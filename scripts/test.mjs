@@ -38,9 +38,15 @@ function run(command, args, { isHeld = false, env = process.env } = {}) {
   });
 }
 
-/** What needs no second processor runs beside its like: what it says waits for its turn. */
+let lastCheck = Promise.resolve();
+/** Runs beside the tests in what time they leave, one after the other; what it says waits for its turn. */
 const check = (script) => ({
-  begin: () => run('npm', ['run', '--silent', script], { isHeld: true }),
+  begin() {
+    lastCheck = lastCheck.then(() =>
+      run('nice', ['-n', '19', 'npm', 'run', '--silent', script], { isHeld: true }),
+    );
+    return lastCheck;
+  },
   async end(begun) {
     const { succeeded, said } = await begun;
     if (said) console.log(said.trimEnd());
@@ -108,18 +114,17 @@ const PARTS = {
   server: {
     async end() {
       // From a shed far east; what reckons with days and hours once more from one far west. The rest runs where this computer lies.
-      const east = await inGroups('server', {
-        isWanted: (path) => !isSecurity(path),
-        zone: 'Pacific/Auckland',
-      });
+      const east = await inGroups('server', { zone: 'Pacific/Auckland' });
       const west = await inGroups('server', { isWanted: isOfDays, zone: 'America/Los_Angeles' });
       return { passed: east.passed + west.passed, failed: east.failed + west.failed };
     },
   },
-  security: { end: () => inGroups('server', { isWanted: isSecurity }) },
   web: { end: () => inGroups('web') },
   browser: tests('e2e'),
+  security: { end: () => inGroups('server', { isWanted: isSecurity }) },
 };
+/** What is run alone where somebody works on it, and otherwise with the whole that it is part of. */
+const WITHIN_ANOTHER = new Set(['security']);
 
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((name) => !(name in PARTS));
@@ -132,7 +137,7 @@ if (unknown.length) {
 
 let [passed, failed] = [0, 0];
 const begun = new Map();
-const names = wanted.length ? wanted : Object.keys(PARTS);
+const names = wanted.length ? wanted : Object.keys(PARTS).filter((name) => !WITHIN_ANOTHER.has(name));
 for (const name of names) begun.set(name, PARTS[name].begin?.());
 // What has begun beside the others is asked last: one processor would wait for it while another has work.
 const isBeside = (name) => (PARTS[name].begin ? 1 : 0);

@@ -8,7 +8,7 @@ import { jpeg, NOBODY } from '../testing/pictures.js';
 import { PASSWORD } from '../testing/seedCrew.js';
 import { NOON, yardOfFile } from '../testing/testApp.js';
 
-const yard = yardOfFile();
+const yard = yardOfFile('Europe/London');
 let port: number;
 beforeAll(async () => {
   await yard.app.listen(0, '127.0.0.1');
