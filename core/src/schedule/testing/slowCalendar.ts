@@ -21,21 +21,28 @@ export function daysBetween(from: CivilDate, to: CivilDate): number {
   return place(to) - place(from);
 }
 
+/** The day at a place. */
+function dayAt(at: number): CivilDate {
+  const found = DAYS[at];
+  if (found === undefined) throw new RangeError(`Day ${at} is outside of the slow calendar.`);
+  return found;
+}
+
 /** The day `count` days or months after `from`, counted one by one; a month end clamps. */
 export function after(from: CivilDate, count: number, unit: 'day' | 'month'): CivilDate {
-  let on = from;
+  let at = place(from);
   if (unit === 'day') {
-    for (let days = 0; days < count; days += 1) on = addDays(on, 1);
-    return on;
+    for (let days = 0; days < count; days += 1) at += 1;
+    return dayAt(at);
   }
   const wanted = Number(from.slice(8));
   for (let months = 0; months < count; months += 1) {
-    do on = addDays(on, 1);
-    while (on.slice(8) !== '01');
+    do at += 1;
+    while (!dayAt(at).endsWith('-01'));
   }
-  const isLast = () => addDays(on, 1).slice(5, 7) !== on.slice(5, 7);
-  while (count > 0 && Number(on.slice(8)) < wanted && !isLast()) on = addDays(on, 1);
-  return on;
+  const isLast = () => dayAt(at + 1).endsWith('-01');
+  while (count > 0 && Number(dayAt(at).slice(8)) < wanted && !isLast()) at += 1;
+  return dayAt(at);
 }
 
 /** `value`, but at least and at most so much. */
