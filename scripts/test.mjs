@@ -113,7 +113,7 @@ const PARTS = {
   contracts: tests('contracts'),
   server: {
     async end() {
-      // From a shed far east; what reckons with days and hours once more from one far west. The rest runs where this computer lies.
+      // From a shed far east; what reckons with days and hours once more from one far west. Other parts run where this computer lies.
       const east = await inGroups('server', { zone: 'Pacific/Auckland' });
       const west = await inGroups('server', { isWanted: isOfDays, zone: 'America/Los_Angeles' });
       return { passed: east.passed + west.passed, failed: east.failed + west.failed };

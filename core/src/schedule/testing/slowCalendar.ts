@@ -28,13 +28,10 @@ function dayAt(at: number): CivilDate {
   return found;
 }
 
-/** The day `count` days or months after `from`, counted one by one; a month end clamps. */
+/** The day `count` days or months after `from`; months are walked day by day, and a month end clamps. */
 export function after(from: CivilDate, count: number, unit: 'day' | 'month'): CivilDate {
+  if (unit === 'day') return addDays(from, count);
   let at = place(from);
-  if (unit === 'day') {
-    for (let days = 0; days < count; days += 1) at += 1;
-    return dayAt(at);
-  }
   const wanted = Number(from.slice(8));
   for (let months = 0; months < count; months += 1) {
     do at += 1;
