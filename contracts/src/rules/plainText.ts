@@ -2,7 +2,7 @@
 export type TextFault = 'control' | 'direction' | 'surrogate';
 
 /** Controls of C0 and C1 but tab and line ends (Unicode general category Cc), and the code points that are no characters. */
-// eslint-disable-next-line no-control-regex
+// oxlint-disable-next-line no-control-regex
 const CONTROL = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufdd0-\ufdef\ufffe\uffff]/;
 /** What turns the direction of writing round and so shows another text than is kept (Unicode annex 9, explicit directional). */
 const DIRECTION = /[\u202a-\u202e\u2066-\u2069\u200e\u200f\u061c]/;

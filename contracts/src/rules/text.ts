@@ -15,7 +15,7 @@ interface TextOptions {
 
 const LINE_BREAK = /[\t\n\r]/;
 /** Most texts: one unit is one character, and nothing is composed. */
-// eslint-disable-next-line no-control-regex
+// oxlint-disable-next-line no-control-regex
 const ASCII = /^[\x00-\x7f]*$/;
 
 /** How many characters a text has for the database: code points, not the halves of surrogate pairs. */

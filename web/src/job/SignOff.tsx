@@ -95,7 +95,7 @@ function useProposal(form: UseFormReturn<SignOffDto>, job: JobDto, mendedIds: re
     if (isOurs.draws) form.setValue('draws', draws);
     if (isOurs.drained) form.setValue('drained', drained);
     // Only a new proposal counts; what was typed since must not be overwritten.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [proposal]);
 }
 

@@ -1,0 +1,36 @@
+// Rules of our own for the linter, see oxlint.config.js.
+
+/** Reports each node of a type that `isWrong`, with a message. */
+function forbid(types, isWrong, message) {
+  return {
+    create(context) {
+      const look = (node) => {
+        if (isWrong(node)) context.report({ node, message });
+      };
+      return Object.fromEntries(types.map((type) => [type, look]));
+    },
+  };
+}
+
+/** An object spread into another from where it is written is not checked for keys that its type does not have. */
+const noSpreadLiteral = forbid(
+  ['SpreadElement'],
+  ({ parent, argument }) => parent.type === 'ObjectExpression' && argument.type === 'ObjectExpression',
+  'Write the properties themselves: a misspelt one would go unseen here.',
+);
+
+const CLOCKS = { Date: 'now', Math: 'random' };
+
+const noClock = forbid(
+  ['MemberExpression', 'NewExpression'],
+  ({ type, object, property, callee, arguments: given }) =>
+    type === 'NewExpression'
+      ? callee.name === 'Date' && given.length === 0
+      : Object.hasOwn(CLOCKS, object.name ?? '') && property.name === CLOCKS[object.name],
+  'core has neither a clock nor chance: take today, now or a seed as an argument.',
+);
+
+export default {
+  meta: { name: 'yugator' },
+  rules: { 'no-spread-literal': noSpreadLiteral, 'no-clock': noClock },
+};
