@@ -122,6 +122,7 @@ export * from './shelf/openKits.js';
 export * from './shelf/substitute.js';
 export * from './cost/jobCost.js';
 export * from './cost/minor.js';
+export * from './onceEach.js';
 export * from './defect/severity.js';
 export * from './job/foundDefects.js';
 export * from './job/outcome.js';

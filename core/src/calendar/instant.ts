@@ -1,3 +1,4 @@
+import { onceEach } from '../onceEach.js';
 import type { CivilDate } from './civilDate.js';
 
 /** A moment in UTC, in milliseconds since 1970-01-01T00:00Z. */
@@ -18,24 +19,19 @@ export function instant(text: string): Instant {
 }
 
 /** Making a format costs a thousand times as much as using it. */
-const clocks = new Map<string, Intl.DateTimeFormat>();
-
-function clockOf(timeZone: string): Intl.DateTimeFormat {
-  const known = clocks.get(timeZone);
-  if (known) return known;
-  const made = new Intl.DateTimeFormat('en-CA', {
-    timeZone,
-    hourCycle: 'h23',
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-    hour: '2-digit',
-    minute: '2-digit',
-    second: '2-digit',
-  });
-  clocks.set(timeZone, made);
-  return made;
-}
+const clockOf = onceEach(
+  (timeZone) =>
+    new Intl.DateTimeFormat('en-CA', {
+      timeZone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+      second: '2-digit',
+    }),
+);
 
 /** What a clock in `timeZone` shows at `at`, as if it were UTC. */
 function wallClock(at: number, timeZone: string): number {

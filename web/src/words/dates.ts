@@ -1,3 +1,5 @@
+import { onceEach } from '@yugator/core';
+
 const DAY_MS = 86_400_000;
 const LOCALE = 'en-GB';
 
@@ -43,15 +45,24 @@ export function shortDayWords(date: string): string {
   return `${SHORT_WEEKDAY.format(day)} ${SHORT.format(day)}`;
 }
 
+function momentFormat(year: Intl.DateTimeFormatOptions) {
+  return onceEach((timeZone) =>
+    format({
+      timeZone,
+      day: 'numeric',
+      month: 'short',
+      ...year,
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    }),
+  );
+}
+const MOMENT = momentFormat({});
+const MOMENT_WITH_YEAR = momentFormat({ year: 'numeric' });
+
 /** The moment as the site's clock shows it: "12 May, 17:10", with the year where it is not that of `today`. */
 export function momentWords(instant: string, timeZone: string, today: string): string {
-  return new Intl.DateTimeFormat(LOCALE, {
-    timeZone,
-    day: 'numeric',
-    month: 'short',
-    ...(instant.slice(0, 4) === today.slice(0, 4) ? {} : { year: 'numeric' }),
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  }).format(Date.parse(instant));
+  const formatIn = instant.slice(0, 4) === today.slice(0, 4) ? MOMENT : MOMENT_WITH_YEAR;
+  return formatIn(timeZone).format(Date.parse(instant));
 }

@@ -1,4 +1,4 @@
-import { minorOf } from '@yugator/core';
+import { minorOf, onceEach } from '@yugator/core';
 
 /** Groups thousands by a thin space, as on a meter plate: 1 196.7. */
 const THIN_SPACE = '\u2009';
@@ -18,9 +18,11 @@ export function intervalWords(hours: number): string {
   return grouped(String(hours));
 }
 
+const moneyFormat = onceEach((currency) => new Intl.NumberFormat('en-GB', { style: 'currency', currency }));
+
 /** An amount of money in minor units: £28.90, or −£28.90. */
 export function moneyWords(minor: number, currency: string): string {
-  return new Intl.NumberFormat('en-GB', { style: 'currency', currency })
+  return moneyFormat(currency)
     .format(minor / minorOf(currency).perUnit)
     .replace('-', '−');
 }
