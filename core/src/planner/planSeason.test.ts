@@ -68,7 +68,7 @@ describe('on sites of the usual size', () => {
     (wanted) => {
       const site = inventedSite(wanted);
       const told: FoundPlan[] = [];
-      const effort = { milliseconds: 80, gap: 0.001, now: steadyClock(1) };
+      const effort = { milliseconds: 40, gap: 0.001, now: steadyClock(1) };
       const found = planSeason(site, highs, effort, (better) => told.push(better));
       for (const { plan, cost, bound } of [...told, found]) {
         const judged = walked(site, plan);
@@ -96,7 +96,7 @@ describe('on sites of the usual size', () => {
 
   it.each([1, 2, 3])('costs less than what a careful person plans by hand: site %i', (seed) => {
     const site = inventedSite({ machines: 20, weeks: 12, seed, load: 0.7 });
-    const { plan } = planSeason(site, highs, { milliseconds: 40, gap: 0.01, now: steadyClock(1) });
+    const { plan } = planSeason(site, highs, { milliseconds: 20, gap: 0.01, now: steadyClock(1) });
     for (const rule of ['byItem', 'byMachine'] as const) {
       const byHand = walked(site, plannedByHand(site, rule));
       expect(byHand.faults).toEqual([]);
