@@ -105,6 +105,7 @@ describe('the defects of the fleet', () => {
     await show('crewLead');
     await screen.findByText('Spindle rumbles');
     await press('Void the defect "Spindle rumbles" of M-07');
+    await screen.findByLabelText('Why it does not count');
     await type('Why it does not count', 'Known twice');
     await press('Void it');
     await waitFor(() => expect(sent).toHaveLength(1));

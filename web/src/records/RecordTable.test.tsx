@@ -47,7 +47,7 @@ describe('a record', () => {
     const { unmount } = showTo('crewLead', <RecordTable records={[record()]} withMachine />);
     fireEvent.click(screen.getByRole('button', { name: /Void the record of 12 May on M-07/ }));
     const dialog = await screen.findByRole('dialog');
-    fireEvent.click(within(dialog).getByRole('button', { name: 'Void it' }));
+    fireEvent.click(await within(dialog).findByRole('button', { name: 'Void it' }));
     expect(await within(dialog).findByText(/reason|why/i, { selector: 'p.Mui-error' })).toBeDefined();
     expect(sent).toEqual([]);
     fireEvent.change(within(dialog).getByLabelText('Why it does not count'), {
