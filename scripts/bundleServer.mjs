@@ -1,0 +1,31 @@
+// Puts the server and its packages into one file: a start reads that one instead of two thousand, and takes a fifth less.
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { rolldown } from 'rolldown';
+
+const dist = fileURLToPath(new URL('../server/dist', import.meta.url));
+
+/** What brings compiled code or reads files of its own, and so stays where it is. */
+const IN_PLACE = ['@nestjs/swagger', '@node-rs/argon2', 'highs', 'pdfmake', 'piscina', 'sharp', 'umzug'];
+/** What others ask for only where it is installed, which it is not. */
+const ABSENT = [
+  ...['@nestjs/microservices', '@nestjs/websockets', '@nestjs/platform-express'],
+  ...['@fastify/multipart', '@fastify/view', 'class-transformer/storage', 'pg-hstore'],
+];
+const isLeftOut = (name) =>
+  [...IN_PLACE, ...ABSENT].some((each) => name === each || name.startsWith(`${each}/`));
+
+const bundle = await rolldown({
+  input: { start: join(dist, 'launch', 'start.js') },
+  platform: 'node',
+  external: isLeftOut,
+  resolve: { mainFields: ['main'] },
+});
+await bundle.write({
+  // As deep as the folders of the build: paths from a file to others of the server stay true.
+  dir: join(dist, 'whole'),
+  format: 'esm',
+  codeSplitting: false,
+  // Errors, tables and providers are known by the names of their classes.
+  keepNames: true,
+});
