@@ -1,2 +1,2 @@
-// A simulated year takes seconds, and more on a machine that others keep busy.
-module.exports = { ...require('../jest.preset.cjs'), testEnvironment: 'node', testTimeout: 60_000 };
+// A simulated year takes seconds, and more in what time other tests leave.
+module.exports = { ...require('../jest.preset.cjs'), testEnvironment: 'node', testTimeout: 240_000 };

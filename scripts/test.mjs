@@ -20,54 +20,44 @@ if (existsSync(MEMORY)) {
 const MOST_TRIED_AGAIN = 5;
 const PART_TIMEOUT_MS = 75 * 60_000;
 
-/** Runs a command to its end and tells whether it succeeded; what it says is shown at once, or held back and given back. */
-function run(command, args, { isHeld = false, env = process.env } = {}) {
+/** In what time the tests in front leave, which wait for a browser or a database now and then. */
+const BESIDE = ['nice', '-n', '19'];
+
+/** Runs a command to its end and tells whether it succeeded; what it says is shown at once, or beside others held back and given back. */
+function run(command, { isBeside = false, env = process.env } = {}) {
+  const [program, ...args] = isBeside ? [...BESIDE, ...command] : command;
   return new Promise((ended) => {
-    const child = spawn(command, args, {
+    const child = spawn(program, args, {
       cwd: root,
       env,
-      stdio: isHeld ? ['ignore', 'pipe', 'pipe'] : 'inherit',
+      stdio: isBeside ? ['ignore', 'pipe', 'pipe'] : 'inherit',
       timeout: PART_TIMEOUT_MS,
       killSignal: 'SIGKILL',
     });
     let said = '';
-    for (const stream of isHeld ? [child.stdout, child.stderr] : [])
+    for (const stream of isBeside ? [child.stdout, child.stderr] : [])
       stream.on('data', (chunk) => (said += chunk));
     child.once('error', (error) => ended({ succeeded: false, said: said + error.message }));
     child.once('close', (code) => ended({ succeeded: code === 0, said }));
   });
 }
 
-let lastCheck = Promise.resolve();
-/** Runs beside the tests in what time they leave, one after the other; what it says waits for its turn. */
-const check = (script) => ({
-  begin() {
-    lastCheck = lastCheck.then(() =>
-      run('nice', ['-n', '19', 'npm', 'run', '--silent', script], { isHeld: true }),
-    );
-    return lastCheck;
-  },
-  async end(begun) {
-    const { succeeded, said } = await begun;
-    if (said) console.log(said.trimEnd());
-    return { passed: succeeded ? 1 : 0, failed: succeeded ? 0 : 1 };
-  },
-});
+const check = (script) => async (isBeside) => {
+  const { succeeded, said } = await run(['npm', 'run', '--silent', script], { isBeside });
+  return { passed: succeeded ? 1 : 0, failed: succeeded ? 0 : 1, said };
+};
 
-/** What Jest reports of a run; null where it died without a report. */
-async function reportOf(folder, args, zone) {
-  const report = join(scratch, `${folder}.json`);
-  rmSync(report, { force: true });
-  await run(
-    process.execPath,
-    [
-      join(root, 'node_modules', 'jest', 'bin', 'jest.js'),
-      ...['-c', `${folder}/jest.config.cjs`, '--rootDir', folder, '--ci', '--json', `--outputFile=${report}`],
-      ...args,
-    ],
-    zone ? { env: { ...process.env, TEST_TIME_ZONE: zone, TZ: zone } } : {},
+/** What Jest reports of a run, null where it died without a report, and what it said where that was held back. */
+async function reportOf(folder, args, { zone, isBeside } = {}) {
+  const path = join(scratch, `${folder}.json`);
+  rmSync(path, { force: true });
+  const jest = join(root, 'node_modules', 'jest', 'bin', 'jest.js');
+  const options = ['-c', `${folder}/jest.config.cjs`, '--rootDir', folder, '--ci'];
+  const { said } = await run(
+    [process.execPath, jest, ...options, '--json', `--outputFile=${path}`, ...args],
+    zone ? { isBeside, env: { ...process.env, TEST_TIME_ZONE: zone, TZ: zone } } : { isBeside },
   );
-  return existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
+  return { report: existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : null, said };
 }
 
 /**
@@ -75,25 +65,25 @@ async function reportOf(folder, args, zone) {
  * run once more, one after the other, and that counts: on a machine that others keep busy a test may wait longer than it can, while a fault
  * fails twice.
  */
-async function jest(folder, args, { zone, files } = {}) {
-  const first = await reportOf(folder, args, zone);
-  if (!first) return { passed: 0, failed: 1 };
+async function jest(folder, args, { zone, files, isBeside } = {}) {
+  const { report: first, said } = await reportOf(folder, args, { zone, isBeside });
+  if (!first) return { passed: 0, failed: 1, said };
   const ran = first.testResults.length;
   if (files && ran !== files) {
     console.error(`Jest ran ${ran} of ${files} files of ${folder}.`);
-    return { passed: first.numPassedTests, failed: Math.max(1, first.numFailedTests) };
+    return { passed: first.numPassedTests, failed: Math.max(1, first.numFailedTests), said };
   }
   const bad = failedFiles(first);
   if (!bad?.length || bad.length > MOST_TRIED_AGAIN)
-    return { passed: first.numPassedTests, failed: failures(first) };
-  console.log(`\n   once more, one after the other: ${bad.map((name) => relative(root, name)).join(', ')}`);
-  const again = await reportOf(folder, ['--runInBand', '--runTestsByPath', ...bad], zone);
+    return { passed: first.numPassedTests, failed: failures(first), said };
+  const names = bad.map((path) => relative(root, path)).join(', ');
+  console.log(`\n   once more, one after the other: ${names}`);
+  const second = await reportOf(folder, ['--runInBand', '--runTestsByPath', ...bad], { zone, isBeside });
   const passed = passedBeside(first, bad);
-  if (!again) return { passed, failed: bad.length };
-  return { passed: passed + again.numPassedTests, failed: failures(again) };
+  const all = said + second.said;
+  if (!second.report) return { passed, failed: bad.length, said: all };
+  return { passed: passed + second.report.numPassedTests, failed: failures(second.report), said: all };
 }
-
-const tests = (folder, ...args) => ({ end: () => jest(folder, args) });
 
 /** Runs the files of a package in groups: those whose path from `src` on is wanted, as if this computer lay in a time zone. */
 function inGroups(folder, { isWanted = () => true, zone } = {}) {
@@ -102,29 +92,32 @@ function inGroups(folder, { isWanted = () => true, zone } = {}) {
   return jest(folder, ['--runTestsByPath', ...paths], { zone, files: paths.length });
 }
 
+async function serverTests() {
+  // From a shed far east; what reckons with days and hours once more from one far west. Other parts run where this computer lies.
+  const east = await inGroups('server', { zone: 'Pacific/Auckland' });
+  const west = await inGroups('server', { isWanted: isOfDays, zone: 'America/Los_Angeles' });
+  return { passed: east.passed + west.passed, failed: east.failed + west.failed };
+}
+
 const isSecurity = (path) => path.startsWith('security/');
 const isOfDays = (path) => /^(evidence|fleetFile|job|machine|meter|schedule|season)\//.test(path);
 
-const PARTS = {
+/** What waits for nothing but a processor: runs beside the others, one after the other. */
+const BESIDE_OTHERS = {
   lint: check('lint'),
   types: check('typecheck'),
   format: check('format:check'),
-  core: tests('core'),
-  contracts: tests('contracts'),
-  server: {
-    async end() {
-      // From a shed far east; what reckons with days and hours once more from one far west. Other parts run where this computer lies.
-      const east = await inGroups('server', { zone: 'Pacific/Auckland' });
-      const west = await inGroups('server', { isWanted: isOfDays, zone: 'America/Los_Angeles' });
-      return { passed: east.passed + west.passed, failed: east.failed + west.failed };
-    },
-  },
-  web: { end: () => inGroups('web') },
-  browser: tests('e2e'),
-  security: { end: () => inGroups('server', { isWanted: isSecurity }) },
+  core: (isBeside) => jest('core', [], { isBeside }),
+  contracts: (isBeside) => jest('contracts', [], { isBeside }),
+};
+const IN_FRONT = {
+  server: serverTests,
+  web: () => inGroups('web'),
+  browser: () => jest('e2e', []),
 };
 /** What is run alone where somebody works on it, and otherwise with the whole that it is part of. */
-const WITHIN_ANOTHER = new Set(['security']);
+const WITHIN_ANOTHER = { security: () => inGroups('server', { isWanted: isSecurity }) };
+const PARTS = { ...BESIDE_OTHERS, ...IN_FRONT, ...WITHIN_ANOTHER };
 
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((name) => !(name in PARTS));
@@ -135,20 +128,33 @@ if (unknown.length) {
   process.exit(2);
 }
 
+const isMeant = (name) => (wanted.length ? wanted.includes(name) : !(name in WITHIN_ANOTHER));
+const front = Object.keys({ ...IN_FRONT, ...WITHIN_ANOTHER }).filter(isMeant);
+const others = Object.keys(BESIDE_OTHERS).filter(isMeant);
 let [passed, failed] = [0, 0];
-const begun = new Map();
-const names = wanted.length ? wanted : Object.keys(PARTS).filter((name) => !WITHIN_ANOTHER.has(name));
-for (const name of names) begun.set(name, PARTS[name].begin?.());
-// What has begun beside the others is asked last: one processor would wait for it while another has work.
-const isBeside = (name) => (PARTS[name].begin ? 1 : 0);
-for (const name of names.toSorted((a, b) => isBeside(a) - isBeside(b))) {
+
+async function runPart(name, isBeside) {
   const from = performance.now();
-  console.log(`\n== ${name}`);
-  const result = await PARTS[name].end(begun.get(name));
-  console.log(`   ${Math.round((performance.now() - from) / 1000)} s`);
+  if (!isBeside) console.log(`\n== ${name}`);
+  const result = await PARTS[name](isBeside);
   passed += result.passed;
   failed += result.failed;
+  const seconds = `   ${Math.round((performance.now() - from) / 1000)} s`;
+  if (isBeside) return `\n== ${name}\n${result.said.trimEnd()}\n${seconds}`;
+  console.log(seconds);
+  return '';
 }
+
+async function runBeside() {
+  const told = [];
+  for (const name of others) told.push(await runPart(name, front.length > 0));
+  return told;
+}
+
+const beside = runBeside();
+if (!front.length) await beside;
+for (const name of front) await runPart(name, false);
+for (const told of await beside) if (told) console.log(told);
 rmSync(scratch, { recursive: true, force: true });
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);
