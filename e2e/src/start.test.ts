@@ -132,6 +132,21 @@ describe('the address', () => {
     const nonce = /style-src 'self' 'nonce-(\w+)'/.exec(policy)?.[1];
     expect(await page.text()).toContain(`content="${nonce}"`);
   });
+
+  it('keeps scripts for good, compressed, and has nothing where none is nor outside of them', async () => {
+    const assets = resolve(__dirname, '..', '..', 'web', 'dist', 'assets');
+    const at = (name: string) =>
+      fetch(`${yugator.address}/assets/${name}`, {
+        headers: { accept: 'text/html', 'accept-encoding': 'br' },
+      });
+    const script = readdirSync(assets).find((name) => /^planWorker-.*\.js$/.test(name)) ?? '';
+    const { status, headers } = await at(script);
+    expect([status, headers.get('content-encoding')]).toEqual([200, 'br']);
+    expect(headers.get('cache-control')).toBe('public, max-age=31536000, immutable');
+    expect(headers.get('content-security-policy')).toContain("'wasm-unsafe-eval'");
+    for (const name of ['index-of-yesterday.js', '..%2f..%2f..%2fpackage.json', '..%2findex.html'])
+      expect([name, (await at(name)).status]).toEqual([name, 404]);
+  });
 });
 
 describe('the first load', () => {

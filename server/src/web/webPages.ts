@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fastifyStatic from '@fastify/static';
+import type { FastifyStaticOptions } from '@fastify/static';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { pagePolicy, SOLVER_POLICY } from '../gate/securityHeaders.js';
@@ -32,10 +33,9 @@ export async function serveWeb(app: NestFastifyApplication, folder: string): Pro
   if (!existsSync(index)) throw new Error(`The web is not built: ${index} is missing. Run npm run build.`);
   const page = readFileSync(index, 'utf8');
   const fastify = app.getHttpAdapter().getInstance();
-  await app.register(fastifyStatic, {
+  const kept: FastifyStaticOptions = {
     root: folder,
     index: false,
-    wildcard: false,
     preCompressed: true,
     dotfiles: 'ignore',
     maxAge: YEAR_SECONDS * 1000,
@@ -44,7 +44,11 @@ export async function serveWeb(app: NestFastifyApplication, folder: string): Pro
       if (RENEWED.test(path)) void reply.header('cache-control', 'no-cache');
       if (SOLVER.test(path)) void reply.header('content-security-policy', SOLVER_POLICY);
     },
-  });
+  };
+  // A route for each of the few that stand beside the page, so that every other address is the page's; one for the hundreds below.
+  await app.register(fastifyStatic, { ...kept, wildcard: false, globIgnore: ['assets/**'] });
+  const assets = { root: join(folder, 'assets'), prefix: '/assets/', decorateReply: false };
+  await app.register(fastifyStatic, { ...kept, ...assets });
   const send = (_request: FastifyRequest, reply: FastifyReply) => {
     const nonce = randomBytes(16).toString('hex');
     return reply
