@@ -139,6 +139,10 @@ export default defineConfig({
       },
     },
     {
+      files: ['core/src/**/*.ts', 'contracts/src/**/*.ts', 'server/src/**/*.ts'],
+      rules: { 'yugator/no-local-time': 'error' },
+    },
+    {
       files: ['contracts/src/**/*.ts'],
       rules: arrows([
         {

@@ -30,7 +30,27 @@ const noClock = forbid(
   'core has neither a clock nor chance: take today, now or a seed as an argument.',
 );
 
+/** What reads or shows a moment by the clock of the computer, wherever that stands. */
+const LOCAL = new RegExp(
+  `^((get|set)(FullYear|Month|Date|Day|Hours|Minutes|Seconds)|getTimezoneOffset|to(Locale)?(Date|Time)String|toLocaleString)$`,
+);
+
+const isNamed = (callee, object, property) =>
+  callee.object?.name === object && callee.property?.name === property;
+const namesZone = (options) =>
+  options?.type === 'ObjectExpression' && options.properties.some(({ key }) => key?.name === 'timeZone');
+
+/** A site's days are those of its own zone (core/src/calendar), not of where its computer stands. */
+const noLocalTime = forbid(
+  ['CallExpression', 'NewExpression'],
+  ({ type, callee, arguments: given }) =>
+    (callee.type === 'MemberExpression' && LOCAL.test(callee.property.name ?? '')) ||
+    (type === 'NewExpression' && callee.name === 'Date' && given.length > 1) ||
+    (isNamed(callee, 'Intl', 'DateTimeFormat') && !namesZone(given[1])),
+  'This asks where the computer stands: name the time zone, or use UTC.',
+);
+
 export default {
   meta: { name: 'yugator' },
-  rules: { 'no-spread-literal': noSpreadLiteral, 'no-clock': noClock },
+  rules: { 'no-spread-literal': noSpreadLiteral, 'no-clock': noClock, 'no-local-time': noLocalTime },
 };
