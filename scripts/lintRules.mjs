@@ -31,9 +31,8 @@ const noClock = forbid(
 );
 
 /** What reads or shows a moment by the clock of the computer, wherever that stands. */
-const LOCAL = new RegExp(
-  `^((get|set)(FullYear|Month|Date|Day|Hours|Minutes|Seconds)|getTimezoneOffset|to(Locale)?(Date|Time)String|toLocaleString)$`,
-);
+const LOCAL =
+  /^([gs]et(FullYear|Month|Date|Day|Hours|Minutes|Seconds)|getTimezoneOffset|to(Locale)?(Date|Time)String|toLocaleString)$/;
 
 const isNamed = (callee, object, property) =>
   callee.object?.name === object && callee.property?.name === property;
