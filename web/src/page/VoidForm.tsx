@@ -14,6 +14,7 @@ export interface Voiding {
   readonly subjects: readonly Subject[];
 }
 
+/** Asks why it does not count before it is voided. */
 export function VoidForm({ what, consequence, path, subjects, onDone }: Voiding & { onDone: () => void }) {
   const form = useDtoForm(VoidDto, { reason: '' });
   const write = useWrite<unknown, VoidDto>((body) => ({ method: 'POST', path, body }), subjects, onDone);
