@@ -93,14 +93,14 @@ function inGroups(folder, { isWanted = () => true, zone } = {}) {
 }
 
 async function serverTests() {
-  // From a shed far east; what dates readings and due days once more from one far west. Other parts run where this computer lies.
+  // From a shed far east; what reckons with days and hours once more from one far west. Other parts run where this computer lies.
   const east = await inGroups('server', { zone: 'Pacific/Auckland' });
   const west = await inGroups('server', { isWanted: isOfDays, zone: 'America/Los_Angeles' });
   return { passed: east.passed + west.passed, failed: east.failed + west.failed };
 }
 
 const isSecurity = (path) => path.startsWith('security/');
-const isOfDays = (path) => /^(meter|schedule)\//.test(path);
+const isOfDays = (path) => /^(evidence|fleetFile|job|machine|meter|schedule|season)\//.test(path);
 
 /** What waits for nothing but a processor: runs beside the others, one after the other. */
 const BESIDE_OTHERS = {

@@ -1,3 +1,4 @@
+import { onceEach } from '../onceEach.js';
 import { dateOfDayNumber } from './civilDate.js';
 import { MS_PER_HOUR, offsetAt } from './instant.js';
 import type { Instant } from './instant.js';
@@ -6,11 +7,10 @@ import type { CivilDate } from './civilDate.js';
 const MS_PER_DAY = 24 * MS_PER_HOUR;
 
 /** By zone and UTC day: the offset of the zone all through it, or null where the clocks change on it. */
-const offsets = new Map<string, Map<number, number | null>>();
+const offsets = onceEach(() => new Map<number, number | null>());
 
 function offsetOfDay(utcDay: number, timeZone: string): number | null {
-  const known = offsets.get(timeZone) ?? new Map<number, number | null>();
-  offsets.set(timeZone, known);
+  const known = offsets(timeZone);
   const kept = known.get(utcDay);
   if (kept !== undefined) return kept;
   const start = offsetAt(utcDay * MS_PER_DAY, timeZone);
