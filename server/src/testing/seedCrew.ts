@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { ROLES } from '@yugator/contracts';
 import type { Role } from '@yugator/contracts';
 import type { Component } from '@yugator/core';
@@ -7,11 +8,13 @@ import type { Clock } from '../clock/clock.js';
 import { Machine, MachineBook } from '../models/machine.model.js';
 import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
 import { Person } from '../models/person.model.js';
+import { Session } from '../models/session.model.js';
 import { hashPassword } from '../session/password.js';
-import { Sessions } from '../session/sessions.js';
+import { hashOf } from '../session/sessions.js';
 import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { Site, SITE_DEFAULTS } from '../models/site.model.js';
 
+const MS_PER_DAY = 86_400_000;
 export const PASSWORD = 'a short sentence';
 /** Slow on purpose, and the same for everybody. */
 const HASH = hashPassword(PASSWORD);
@@ -30,68 +33,105 @@ export interface Crew {
   readonly book: string;
 }
 
-async function seedMachine(tag: string, bookId: string, shown: number): Promise<string> {
-  const id = uuid();
+/** Two machines on one book, each with a first reading on 1 May 2026 and what it showed on 10 May 2027. */
+async function seedMachines(bookId: string, shown: Readonly<Record<string, number>>): Promise<string[]> {
   const startsAt = new Date('2026-05-01T06:00:00Z');
-  await Machine.create({
-    id,
-    tag,
-    name: `Mower ${tag}`,
-    machineClass: 'zeroTurn',
-    make: 'Verrick',
-    model: 'Z52',
-    fuel: 'gasoline',
-    shed: 'North shed',
-    walkOrder: 1,
-    inServiceOn: '2026-05-01',
-    inServiceHours: 0,
-    cameNew: true,
-    version: 1,
-    status: 'inService',
-    serial: '',
-    factsRevision: 1,
-  });
-  await MachineBook.create({ machineId: id, bookId });
-  await MeterSegmentRow.create({
-    id: uuid(),
-    machineId: id,
-    startsAt,
-    hoursOffset: 0,
-    kind: 'first',
-    reason: '',
-  });
-  const reading = { machineId: id, source: 'round' as const, enteredById: null };
-  await ReadingRow.bulkCreate([
-    { ...reading, id: uuid(), readAt: startsAt, shown: 0 },
-    { ...reading, id: uuid(), readAt: new Date('2027-05-10T15:00:00Z'), shown },
-  ]);
-  return id;
+  const machines = Object.entries(shown).map(([tag, hours]) => ({ id: uuid(), tag, hours }));
+  await Machine.bulkCreate(
+    machines.map(({ id, tag }) => ({
+      id,
+      tag,
+      name: `Mower ${tag}`,
+      machineClass: 'zeroTurn' as const,
+      make: 'Verrick',
+      model: 'Z52',
+      fuel: 'gasoline' as const,
+      shed: 'North shed',
+      walkOrder: 1,
+      inServiceOn: '2026-05-01',
+      inServiceHours: 0,
+      cameNew: true,
+      version: 1,
+      status: 'inService' as const,
+      serial: '',
+      factsRevision: 1,
+    })),
+  );
+  await MachineBook.bulkCreate(machines.map(({ id: machineId }) => ({ machineId, bookId })));
+  await MeterSegmentRow.bulkCreate(
+    machines.map(({ id: machineId }) => ({
+      id: uuid(),
+      machineId,
+      startsAt,
+      hoursOffset: 0,
+      kind: 'first' as const,
+      reason: '',
+    })),
+  );
+  await ReadingRow.bulkCreate(
+    machines.flatMap(({ id: machineId, hours }) => {
+      const reading = { machineId, source: 'round' as const, enteredById: null };
+      return [
+        { ...reading, id: uuid(), readAt: startsAt, shown: 0 },
+        { ...reading, id: uuid(), readAt: new Date('2027-05-10T15:00:00Z'), shown: hours },
+      ];
+    }),
+  );
+  return machines.map(({ id }) => id);
 }
 
-async function seedItem(
-  bookId: string,
-  name: string,
-  components: readonly Component[],
-  hours: number,
-  place: number,
-): Promise<string> {
-  const id = uuid();
-  await Item.create({
-    id,
+interface SeedItem {
+  readonly name: string;
+  readonly components: readonly Component[];
+  readonly hours: number;
+}
+
+async function seedItems(bookId: string, items: readonly SeedItem[]): Promise<string[]> {
+  const rows = items.map(({ name, components, hours }, place) => ({
+    id: uuid(),
     bookId,
     name,
     minutes: 10 * (place + 1),
     place,
     renews: [],
     dropped: false,
-    action: 'replace',
+    action: 'replace' as const,
     components,
     oldWords: '',
     reference: '',
     note: '',
-    triggers: [{ kind: 'everyHours', hours, meter: 'engine', grid: null }],
-  });
-  return id;
+    triggers: [{ kind: 'everyHours' as const, hours, meter: 'engine' as const, grid: null }],
+  }));
+  await Item.bulkCreate(rows);
+  return rows.map(({ id }) => id);
+}
+
+/** One person of each role, signed in. */
+async function seedPeople(clock: Clock): Promise<Pick<Crew, 'people' | 'tokens'>> {
+  const people = perRole(() => uuid());
+  const tokens = perRole(() => randomBytes(32).toString('base64url'));
+  const passwordHash = await HASH;
+  await Person.bulkCreate(
+    ROLES.map((role) => ({ id: people[role], name: role, role, passwordHash, active: true, version: 1 })),
+  );
+  const now = new Date(clock.now());
+  const expiresAt = new Date(clock.now() + SITE_DEFAULTS.sessionIdleDays * MS_PER_DAY);
+  await Session.bulkCreate(
+    ROLES.map((role) => ({
+      ...DEVICE,
+      id: uuid(),
+      tokenHash: hashOf(tokens[role]),
+      personId: people[role],
+      createdAt: now,
+      lastSeenAt: now,
+      expiresAt,
+    })),
+  );
+  return { people, tokens };
+}
+
+function perRole(make: () => string): Record<Role, string> {
+  return Object.fromEntries(ROLES.map((role) => [role, make()])) as Record<Role, string>;
 }
 
 /** The zone that the shed lies in, where a test asks for none: that of the run, see scripts/test.mjs. */
@@ -107,25 +147,13 @@ export async function seedCrew(clock: Clock, timeZone: string = ZONE): Promise<C
     demonstration: false,
     ...SITE_DEFAULTS,
   });
-  const passwordHash = await HASH;
-  const people = Object.fromEntries(ROLES.map((role) => [role, uuid()])) as Record<Role, string>;
-  const sessions = new Sessions(clock);
-  const tokens = {} as Record<Role, string>;
-  for (const role of ROLES) {
-    const person = await Person.create({
-      id: people[role],
-      name: role,
-      role,
-      passwordHash,
-      active: true,
-      version: 1,
-    });
-    tokens[role] = (await sessions.begin(person, DEVICE)).token;
-  }
+  const { people, tokens } = await seedPeople(clock);
   const book = uuid();
   await Book.create({ id: book, name: 'Test book', machineClass: 'zeroTurn', meter: 'engine', version: 1 });
-  const oil = await seedItem(book, 'Engine oil and filter', ['engineOil', 'engineOilFilter'], 50, 0);
-  const grease = await seedItem(book, 'Grease all points', ['greasePoints'], 100, 1);
+  const [oil = '', grease = ''] = await seedItems(book, [
+    { name: 'Engine oil and filter', components: ['engineOil', 'engineOilFilter'], hours: 50 },
+    { name: 'Grease all points', components: ['greasePoints'], hours: 100 },
+  ]);
   const kit = uuid();
   await Article.create({
     id: kit,
@@ -147,7 +175,6 @@ export async function seedCrew(clock: Clock, timeZone: string = ZONE): Promise<C
     note: '',
     movedAt: new Date('2027-05-01T08:00:00Z'),
   });
-  const machine = await seedMachine('T-1', book, 60);
-  const otherMachine = await seedMachine('T-2', book, 30);
+  const [machine = '', otherMachine = ''] = await seedMachines(book, { 'T-1': 60, 'T-2': 30 });
   return { people, tokens, oil, grease, machine, otherMachine, kit, book };
 }
