@@ -86,16 +86,16 @@ async function jest(folder, args, { zone, files, isBeside } = {}) {
 }
 
 /** Runs the files of a package in groups: those whose path from `src` on is wanted, as if this computer lay in a time zone. */
-function inGroups(folder, { isWanted = () => true, zone } = {}) {
+function inGroups(folder, most, { isWanted = () => true, zone } = {}) {
   const from = join(root, folder, 'src');
-  const paths = groupedTests(folder, (path) => isWanted(relative(from, path)));
+  const paths = groupedTests(folder, most, (path) => isWanted(relative(from, path)));
   return jest(folder, ['--runTestsByPath', ...paths], { zone, files: paths.length });
 }
 
 async function serverTests() {
   // From a shed far east; what reckons with days and hours once more from one far west. Other parts run where this computer lies.
-  const east = await inGroups('server', { zone: 'Pacific/Auckland' });
-  const west = await inGroups('server', { isWanted: isOfDays, zone: 'America/Los_Angeles' });
+  const east = await inGroups('server', 4, { zone: 'Pacific/Auckland' });
+  const west = await inGroups('server', 2, { isWanted: isOfDays, zone: 'America/Los_Angeles' });
   return { passed: east.passed + west.passed, failed: east.failed + west.failed };
 }
 
@@ -112,11 +112,11 @@ const BESIDE_OTHERS = {
 };
 const IN_FRONT = {
   server: serverTests,
-  web: () => inGroups('web'),
+  web: () => inGroups('web', 8),
   browser: () => jest('e2e', []),
 };
 /** What is run alone where somebody works on it, and otherwise with the whole that it is part of. */
-const WITHIN_ANOTHER = { security: () => inGroups('server', { isWanted: isSecurity }) };
+const WITHIN_ANOTHER = { security: () => inGroups('server', 2, { isWanted: isSecurity }) };
 const PARTS = { ...BESIDE_OTHERS, ...IN_FRONT, ...WITHIN_ANOTHER };
 
 const wanted = process.argv.slice(2);

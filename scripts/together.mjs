@@ -5,9 +5,6 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
-/** So many that the last ones of two processors end at about the same time, and each holds a few files. */
-const MOST_GROUPS = 8;
-const FILES_OF_GROUP = 3;
 const GROUP = '.group.test.cjs';
 /** What is replaced in one file would be replaced for those that share it. */
 const REPLACES = /\bjest\.(mock|doMock)\(/;
@@ -21,8 +18,8 @@ function testFiles(folder) {
     .sort((a, b) => b.text.length - a.text.length || (a.path < b.path ? -1 : 1));
 }
 
-/** Writes the groups and returns the paths that Jest is to run: those of the groups, and of files that run by themselves. */
-export function groupedTests(folder, isWanted) {
+/** Writes at most `most` groups and returns the paths that Jest is to run: those of the groups, and of files that run by themselves. */
+export function groupedTests(folder, most, isWanted) {
   const wanted = testFiles(folder).filter(({ path }) => isWanted(path));
   const isAlone = ({ text }) => REPLACES.test(text);
   const pathsOf = (files) => files.map(({ path }) => path);
@@ -32,7 +29,7 @@ export function groupedTests(folder, isWanted) {
   const into = join(root, folder, '.groups');
   rmSync(into, { recursive: true, force: true });
   mkdirSync(into);
-  const count = Math.min(MOST_GROUPS, Math.ceil(shared.length / FILES_OF_GROUP));
+  const count = Math.min(most, shared.length);
   const groups = Array.from({ length: count }, (_, group) => {
     const files = shared.filter((_path, at) => at % count === group);
     const path = join(into, `${group + 1}${GROUP}`);
