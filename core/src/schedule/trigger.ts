@@ -67,4 +67,10 @@ export interface Storage {
 
 /** What makes an item due. An item with several is due at the first of them to come. */
 export type Trigger =
-  FirstHours | FirstCalendar | EveryHours | EveryCalendar | SeasonEdge | EveryNth | Storage;
+  | FirstHours
+  | FirstCalendar
+  | EveryHours
+  | EveryCalendar
+  | SeasonEdge
+  | EveryNth
+  | Storage;

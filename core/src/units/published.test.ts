@@ -17,7 +17,7 @@ const PUBLISHED: Readonly<
     // Printed in millilitres: 29.573 529 562 5.
     'fl oz': [0.0295735295625, 13],
   },
-  torque: { 'N·m': [1, 12], 'lbf·ft': [1.355818, 6], 'lbf·in': [0.1129848, 7] },
+  torque: { N·m: [1, 12], lbf·ft: [1.355818, 6], lbf·in: [0.1129848, 7] },
   pressure: { kPa: [1, 12], bar: [100, 12], psi: [6.894757, 6] },
   length: { mm: [1, 12], cm: [10, 12], in: [25.4, 12], mil: [0.0254, 12] },
   // Horsepower (550 ft·lbf/s): 7.456999 E+02 W.

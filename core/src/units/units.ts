@@ -20,7 +20,7 @@ export const UNITS = {
     'fl oz': LITRES_OF_US_GALLON / 128,
   },
   /** newton metres */
-  torque: { 'N·m': 1, 'lbf·ft': NEWTON_METRES_OF_LBF_FT, 'lbf·in': NEWTON_METRES_OF_LBF_FT / 12 },
+  torque: { N·m: 1, lbf·ft: NEWTON_METRES_OF_LBF_FT, lbf·in: NEWTON_METRES_OF_LBF_FT / 12 },
   /** kilopascal */
   pressure: { kPa: 1, bar: 100, psi: KILOPASCAL_OF_PSI },
   /** millimetres */

@@ -205,7 +205,8 @@ function Row({ supplier, mayChange }: { supplier: SupplierDto; mayChange: boolea
                   {offer.name}
                   {offer.pack === 1 && offer.unit === 'piece'
                     ? ''
-                    : `, ${stock(offer.pack, offer.unit)}`}: {moneyWords(offer.priceMinor, site.currency)}
+                    : `, ${stock(offer.pack, offer.unit)}`}:{' '}
+                  {moneyWords(offer.priceMinor, site.currency)}
                 </li>
               ))}
             </ul>

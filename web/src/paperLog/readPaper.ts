@@ -21,7 +21,8 @@ export interface PaperLine {
 
 /** A line that was pasted: the row it stands for, or what is wrong with it. */
 export type PastedPaper = { readonly number: number; readonly text: string } & (
-  { readonly row: Omit<PaperTyped, 'key'> } | { readonly fault: string }
+  | { readonly row: Omit<PaperTyped, 'key'> }
+  | { readonly fault: string }
 );
 
 function readItems(cell: string, lines: readonly PaperLine[]): { ids: string[] } | { fault: string } {

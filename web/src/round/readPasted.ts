@@ -4,7 +4,8 @@ import { parseFigure } from '../words/figures.js';
 
 /** A line that was pasted: the reading it stands for, or what is wrong with it. */
 export type PastedLine = { readonly number: number; readonly text: string } & (
-  { readonly key: string; readonly typed: string } | { readonly fault: string }
+  | { readonly key: string; readonly typed: string }
+  | { readonly fault: string }
 );
 
 function isFigure(text: string): boolean {

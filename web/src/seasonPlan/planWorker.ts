@@ -5,7 +5,8 @@ import wasmUrl from 'highs/runtime?url';
 
 /** What the worker says: a better plan, the one it ended with, or that it could not plan. */
 export type PlanSaid =
-  { readonly kind: 'better' | 'done'; readonly found: FoundPlan } | { readonly kind: 'failed' };
+  | { readonly kind: 'better' | 'done'; readonly found: FoundPlan }
+  | { readonly kind: 'failed' };
 
 const say = (said: PlanSaid) => postMessage(said);
 

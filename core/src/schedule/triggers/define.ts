@@ -10,11 +10,22 @@ export type Loose = Readonly<Record<string, unknown>>;
 
 /** Why something is no trigger. */
 export type TriggerFault =
-  'kind' | 'hours' | 'count' | 'unit' | 'inUse' | 'meter' | 'grid' | 'season' | 'offset' | 'nth' | 'storage';
+  | 'kind'
+  | 'hours'
+  | 'count'
+  | 'unit'
+  | 'inUse'
+  | 'meter'
+  | 'grid'
+  | 'season'
+  | 'offset'
+  | 'nth'
+  | 'storage';
 
 /** A trigger, or what is wrong with it. */
 export type ParsedTrigger<T extends Trigger = Trigger> =
-  { readonly trigger: T } | { readonly fault: TriggerFault };
+  | { readonly trigger: T }
+  | { readonly fault: TriggerFault };
 
 /** Why a trigger gives no limit. */
 export type UnresolvedCode =
