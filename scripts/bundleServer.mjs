@@ -1,4 +1,7 @@
-// Puts the server and its packages into one file: a start reads that one instead of two thousand, and takes a fifth less.
+// Puts the server and its packages into one file, and keeps what the engine makes of it beside it: a start reads these two instead of two
+// thousand, and takes a third less.
+import { execFileSync } from 'node:child_process';
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { rolldown } from 'rolldown';
@@ -21,11 +24,17 @@ const bundle = await rolldown({
   external: isLeftOut,
   resolve: { mainFields: ['main'] },
 });
+const whole = join(dist, 'whole');
+// Code is not told from that of another file of the same length.
+rmSync(whole, { recursive: true, force: true });
 await bundle.write({
   // As deep as the folders of the build: paths from a file to others of the server stay true.
-  dir: join(dist, 'whole'),
-  format: 'esm',
+  dir: whole,
+  format: 'cjs',
+  entryFileNames: '[name].cjs',
   codeSplitting: false,
   // Errors, tables and providers are known by the names of their classes.
   keepNames: true,
 });
+const keepCode = fileURLToPath(new URL('keepCode.cjs', import.meta.url));
+execFileSync(process.execPath, [keepCode], { stdio: ['ignore', 'ignore', 'inherit'] });

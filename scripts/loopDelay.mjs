@@ -7,7 +7,7 @@ const RESOLUTION_MS = 1;
 const socket = process.env.YUGATOR_LOOP_SOCKET;
 
 // prepare.mjs, which ./start runs first, inherits this file and must not take the socket from the server.
-if (socket && isMainThread && process.argv[1]?.endsWith('/start.js')) {
+if (socket && isMainThread && process.argv[1]?.endsWith('/wholeServer.cjs')) {
   const delay = monitorEventLoopDelay({ resolution: RESOLUTION_MS });
   delay.enable();
   createServer((asker) => {

@@ -57,14 +57,15 @@ try {
     'package-lock.json',
     'package.json',
     'tsconfig.base.json',
-    'scripts/bundleServer.mjs',
+    ...['bundleServer.mjs', 'keepCode.cjs', 'wholeServer.cjs'].map((name) => `scripts/${name}`),
     // Shown on the help pages.
     'docs/schedule.md',
     'docs/forecast.md',
     ...SOURCES.flatMap(filesBelow),
   ]);
   const isWhole =
-    existsSync(join(root, 'server/dist/whole/start.js')) && existsSync(join(root, 'web/dist/index.html'));
+    existsSync(join(root, 'server/dist/whole/start.cjs.code')) &&
+    existsSync(join(root, 'web/dist/index.html'));
   if (!isWhole || !isDone(BUILT, sources)) {
     console.error('Building …');
     // Whoever asks, a test run among them, gets what the crew gets.

@@ -1,5 +1,5 @@
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -61,6 +61,24 @@ describe('an empty Yugator', () => {
 });
 
 describe('./start', () => {
+  it('takes what the build kept of its code, and does without where that is broken', () => {
+    const cwd = resolve(__dirname, '..', '..');
+    const folder = mkdtempSync(join(tmpdir(), 'yugator-code-'));
+    const half = join(folder, 'half');
+    const whole = join(cwd, 'server', 'dist', 'whole', 'start.cjs.code');
+    writeFileSync(half, readFileSync(whole).subarray(0, 1_000_000));
+    const usage = `const { load } = require('./scripts/wholeServer.cjs');
+      const { script, run } = load(process.argv[1]);
+      console.log('refused:', script.cachedDataRejected);
+      process.argv = [...process.argv.slice(0, 2), '--help'];
+      run();`;
+    const said = (code: string) =>
+      execFileSync(process.execPath, ['-e', usage, code], { cwd, encoding: 'utf8' });
+    expect(said(whole)).toMatch(/^refused: false\nUsage: \.\/start/);
+    expect(said(half)).toMatch(/^refused: true\nUsage: \.\/start/);
+    rmSync(folder, { recursive: true });
+  });
+
   it('says in one sentence what is in its way, and ends with a failure', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'yugator-refused-'));
     const taken = createServer();

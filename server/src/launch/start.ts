@@ -203,12 +203,16 @@ function sentence(error: unknown): string {
   return error instanceof Error ? (error.stack ?? error.message) : String(error);
 }
 
-try {
+async function main(): Promise<void> {
   const options = startOptions(process.argv.slice(2), process.env, ROOT);
   if (options.help) say(USAGE);
   else await run(options);
-  process.exit(0);
-} catch (error) {
-  warn(sentence(error));
-  process.exit(1);
 }
+
+main().then(
+  () => process.exit(0),
+  (error: unknown) => {
+    warn(sentence(error));
+    process.exit(1);
+  },
+);
