@@ -3,21 +3,11 @@ import type { BuyingFactsDto } from '@yugator/contracts';
 import type { BuyingPlan } from '@yugator/core';
 import { choose, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
+import { pageWorkers } from '../testing/workers.js';
 import { BuyingPage } from './BuyingPage.js';
 import type { BuyingAsk, BuyingSaid } from './buyingWorker.js';
 
-/** What was asked of workers, how each is heard, and how many were ended. */
-const mockAsked: { ask: BuyingAsk; hear: (said: BuyingSaid) => void }[] = [];
-let mockEnded = 0;
-jest.mock('./startBuying', () => ({
-  prepareBuying: () => () => undefined,
-  startBuying: (ask: BuyingAsk, hear: (said: BuyingSaid) => void) => {
-    mockAsked.push({ ask, hear });
-    return () => {
-      mockEnded += 1;
-    };
-  },
-}));
+const reckoners = pageWorkers<BuyingAsk, BuyingSaid>();
 
 const ID = (end: number) => `00000000-0000-7000-8000-0000000000${end}`;
 const [OIL, FILTER, KIT, SUPPLIER] = [ID(11), ID(12), ID(13), ID(21)];
@@ -105,12 +95,7 @@ const done = {
   loose: { ...PLAN, costMinor: 4100 },
   kits: { ...PLAN, costMinor: 5150 },
 };
-const say = (said: BuyingSaid) => act(() => mockAsked.at(-1)?.hear(said));
-
-beforeEach(() => {
-  mockAsked.length = 0;
-  mockEnded = 0;
-});
+const say = (said: BuyingSaid) => act(() => reckoners.say(said));
 
 async function show(facts: BuyingFactsDto = FACTS) {
   const server = wire(
@@ -144,13 +129,13 @@ describe('what to buy', () => {
 
   it('is stopped, and begun again', async () => {
     await show();
-    const before = mockEnded;
+    const before = reckoners.ended;
     await press('Stop');
-    expect(mockEnded).toBe(before + 1);
+    expect(reckoners.ended).toBe(before + 1);
     expect(screen.getByText('Nothing was chosen.')).toBeVisible();
-    const asked = mockAsked.length;
+    const asked = reckoners.asked.length;
     await press('Reckon again');
-    expect(mockAsked).toHaveLength(asked + 1);
+    expect(reckoners.asked).toHaveLength(asked + 1);
     say({ kind: 'failed' });
     expect(screen.getByText('It could not be reckoned')).toBeVisible();
   });
@@ -160,7 +145,7 @@ describe('what to buy', () => {
     say(done);
     await type('Packs of Oil filter', '3');
     await press('Settle: Oil 10W-30');
-    const locked = () => Object.fromEntries(mockAsked.at(-1)?.ask.locked ?? []);
+    const locked = () => Object.fromEntries(reckoners.asked.at(-1)?.locked ?? []);
     // Leaving the field settled the filters; then the oil, as it stood: what was reckoned before stands there until the new is.
     const oil = { [`${SUPPLIER} ${OIL} 5`]: 1 };
     await waitFor(() => expect(locked()).toEqual({ ...oil, [`${SUPPLIER} ${FILTER} 1`]: 3 }));
@@ -244,6 +229,6 @@ describe('what will be taken', () => {
     await show({ ...FACTS, suppliers: [] });
     expect(screen.getByText('Nobody to buy from yet.')).toBeVisible();
     expect(screen.getAllByText(/nobody sells it; short about 20 May/)).toHaveLength(2);
-    expect(mockAsked).toEqual([]);
+    expect(reckoners.asked).toEqual([]);
   });
 });

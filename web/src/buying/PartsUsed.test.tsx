@@ -4,9 +4,6 @@ import { choose } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
 import { PartsUsed } from './PartsUsed.js';
 
-// A page of no size has no picture; the words say the same.
-jest.mock('./UsedChart.js', () => ({ UsedChart: () => null }));
-
 const MACHINE = { id: 'm', tag: 'M-07' } as MachineDetailDto;
 const USED: PartsUsedDto = {
   until: '2028-05-11',

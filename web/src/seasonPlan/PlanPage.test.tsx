@@ -6,19 +6,11 @@ import type { FoundPlan, PlannerInstance } from '@yugator/core';
 import { planFixture } from '../testing/plan.js';
 import { choose, press } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
+import { pageWorkers } from '../testing/workers.js';
 import type { PlanSaid } from './planWorker.js';
 import { PlanPage } from './PlanPage.js';
 
-let asked: PlannerInstance | null;
-let say: (said: PlanSaid) => void;
-const ended = jest.fn();
-jest.mock('./startPlanning', () => ({
-  startPlanning: (instance: PlannerInstance, hear: (said: PlanSaid) => void) => {
-    asked = instance;
-    say = hear;
-    return ended;
-  },
-}));
+const planners = pageWorkers<PlannerInstance, PlanSaid>();
 
 const PLAN = planFixture();
 const FOUND: FoundPlan = {
@@ -34,7 +26,6 @@ const FOUND: FoundPlan = {
 };
 
 function show(role: 'crewLead' | 'mechanic' | 'viewer', plan = PLAN) {
-  asked = null;
   const server = wire({ '/api/season-plan?weeks=12': plan }, () => ({ ...plan, id: 'j' }));
   showTo(role, <PlanPage />);
   return server;
@@ -58,12 +49,15 @@ describe('the plan of visits', () => {
     await screen.findByText(/published/);
     await press('Propose again');
     // What is locked is settled for the planner.
-    expect(asked?.machines.map(({ locked }) => locked)).toEqual([[], [{ day: 4, items: [0] }]]);
-    act(() => say({ kind: 'better', found: { ...FOUND, bound: -Infinity } }));
+    expect(planners.asked.at(-1)?.machines.map(({ locked }) => locked)).toEqual([
+      [],
+      [{ day: 4, items: [0] }],
+    ]);
+    act(() => planners.say({ kind: 'better', found: { ...FOUND, bound: -Infinity } }));
     expect(screen.getByRole('status', { name: 'Planning' })).toHaveTextContent(
       '3 visits so far; nobody knows yet how near it is to the best.',
     );
-    act(() => say({ kind: 'done', found: FOUND }));
+    act(() => planners.say({ kind: 'done', found: FOUND }));
     expect(screen.getByText(/3 visits, 2 kept, 1 new/)).toHaveTextContent(
       'No plan is more than 2.0 % better.',
     );
@@ -87,14 +81,14 @@ describe('the plan of visits', () => {
     show('crewLead');
     await screen.findByText(/published/);
     await press('Propose again');
-    act(() => say({ kind: 'better', found: FOUND }));
+    act(() => planners.say({ kind: 'better', found: FOUND }));
     await press('Stop, and take the best so far');
-    expect(ended).toHaveBeenCalled();
+    expect(planners.ended).toBe(1);
     expect(screen.getByText(/Not published/)).toBeVisible();
     await press('Put it away');
     expect(screen.getByText(/2 visits from today on/)).toBeVisible();
     await press('Propose again');
-    act(() => say({ kind: 'failed' }));
+    act(() => planners.say({ kind: 'failed' }));
     expect(screen.getByText(/came to no end/)).toBeVisible();
   });
 
@@ -138,7 +132,7 @@ describe('the plan of visits', () => {
     const { sent } = show('crewLead');
     await screen.findByText(/published/);
     await press('Propose again');
-    act(() => say({ kind: 'done', found: FOUND }));
+    act(() => planners.say({ kind: 'done', found: FOUND }));
     await userEvent.click(screen.getByText(/What it changes, machine by machine/));
     expect(screen.getByText(/Tue 18 May new: Air filter: clean/)).toBeVisible();
     const take = screen.getByRole('checkbox', { name: 'Take over what changes for M-07' });
@@ -207,7 +201,7 @@ describe('the plan of visits', () => {
     showTo('crewLead', <PlanPage />);
     await screen.findByText(/published/);
     await press('Propose again');
-    act(() => say({ kind: 'done', found: FOUND }));
+    act(() => planners.say({ kind: 'done', found: FOUND }));
     // After a reading the filter is worse than the oil: places change.
     const [first, second] = PLAN.machines;
     if (!first || !second) throw new Error('There are two machines.');

@@ -5,19 +5,11 @@ import { useLocation } from 'react-router';
 import { mechanicFixture, planFixture, workshopDaysFixture } from '../testing/plan.js';
 import { choose, press, type } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
+import { pageWorkers } from '../testing/workers.js';
 import type { PlanSaid } from './planWorker.js';
 import { WhatIfPage } from './WhatIfPage.js';
 
-let asked: PlannerInstance[];
-let say: (said: PlanSaid) => void;
-const ended = jest.fn();
-jest.mock('./startPlanning', () => ({
-  startPlanning: (instance: PlannerInstance, hear: (said: PlanSaid) => void) => {
-    asked.push(instance);
-    say = hear;
-    return ended;
-  },
-}));
+const planners = pageWorkers<PlannerInstance, PlanSaid>();
 
 const TODAY = '2027-05-13';
 const ANSEL = mechanicFixture(1, 'Ansel Pike');
@@ -46,7 +38,6 @@ const found = (...days: number[]) => ({
   found: { plan: [days.map((day) => ({ day, items: [0] })), []], cost: 1, bound: 1 },
 });
 const show = async (role: 'crewLead' | 'mechanic' = 'crewLead') => {
-  asked = [];
   const server = wire({ '/api/season-plan?weeks=12': PLAN, ...beside() });
   showTo(role, <WhatIfPage />);
   await screen.findByText(/Plan both|The crew lead tries/);
@@ -62,12 +53,12 @@ it('plans as it is, then as is supposed, and holds both side by side; nothing is
   await type('By so many per cent', '50');
   await press('Plan both');
   expect(screen.getByRole('status', { name: 'Planning' })).toHaveTextContent('Planning as it is');
-  act(() => say(found(1)));
+  act(() => planners.say(found(1)));
   expect(screen.getByRole('status', { name: 'Planning' })).toHaveTextContent('Planning as supposed');
-  act(() => say(found(1, 4)));
-  expect(asked.map(({ machines }) => machines[0]?.hoursBy[84])).toEqual([84, 126]);
+  act(() => planners.say(found(1, 4)));
+  expect(planners.asked.map(({ machines }) => machines[0]?.hoursBy[84])).toEqual([84, 126]);
   // What was published counts for neither, what is locked for both.
-  expect(asked.map(({ published, machines }) => [published, machines[1]?.locked.length])).toEqual([
+  expect(planners.asked.map(({ published, machines }) => [published, machines[1]?.locked.length])).toEqual([
     [null, 1],
     [null, 1],
   ]);
@@ -93,14 +84,13 @@ it.each<[string, (instance: PlannerInstance) => unknown, unknown]>([
     ...item,
     components: item.id === 'air' ? (['airFilter'] as const) : [],
   }));
-  asked = [];
   wire({ '/api/season-plan?weeks=12': { ...PLAN, machines: [{ ...first, items }, second] }, ...beside() });
   showTo('crewLead', <WhatIfPage />);
   await screen.findByText('Plan both');
   await choose('What if', words);
   await press('Plan both');
-  act(() => say(found()));
-  expect(of(asked[1] as PlannerInstance)).toEqual(expected);
+  act(() => planners.say(found()));
+  expect(of(planners.asked[1] as PlannerInstance)).toEqual(expected);
 });
 
 it('takes no figure that is none, stops, and says when it comes to no end', async () => {
@@ -111,9 +101,9 @@ it('takes no figure that is none, stops, and says when it comes to no end', asyn
   await type('By so many per cent', '20');
   await press('Plan both');
   await press('Stop');
-  expect(ended).toHaveBeenCalled();
+  expect(planners.ended).toBe(1);
   await press('Plan both');
-  act(() => say({ kind: 'failed' }));
+  act(() => planners.say({ kind: 'failed' }));
   expect(screen.getByText('The planner came to no end.')).toBeVisible();
 });
 
@@ -124,7 +114,6 @@ it('is for the crew lead', async () => {
 
 describe('taken over', () => {
   const begin = async (days: object, kind: string, onWrite: () => void = () => undefined) => {
-    asked = [];
     const at = jest.fn<undefined, [string, unknown]>();
     const Arrived = () => {
       const { pathname, state } = useLocation();
@@ -159,8 +148,8 @@ describe('taken over', () => {
   const finish = async () => {
     await press('Plan both');
     await screen.findByRole('status', { name: 'Planning' });
-    act(() => say(found()));
-    act(() => say(found(1)));
+    act(() => planners.say(found()));
+    act(() => planners.say(found(1)));
     await press('Take it over');
   };
   const card = { machineId: 'm1', on: '2027-05-14', itemIds: ['oil'], isLocked: false };
@@ -177,7 +166,7 @@ describe('taken over', () => {
         { ...BY_NAME, absences: [{ personId: ANSEL.id, from: TODAY, until: '2027-05-26', note: '' }] },
       ],
     ]);
-    expect(asked[1]?.days.find(({ day }) => day === 1)?.minutes).toBe(40);
+    expect(planners.asked[1]?.days.find(({ day }) => day === 1)?.minutes).toBe(40);
     expect(at).toHaveBeenLastCalledWith('/season/plan', {
       brought: { cards: [card], words: 'a mechanic is away' },
     });
@@ -200,7 +189,7 @@ describe('taken over', () => {
     expect(screen.getByLabelText('Then')).toHaveTextContent('Autumn, before lay-up');
     await finish();
     await waitFor(() => expect(at).toHaveBeenCalledWith('/season/plan', expect.anything()));
-    expect(asked.map(({ layUpCost }) => layUpCost)).toEqual([2, 99]);
+    expect(planners.asked.map(({ layUpCost }) => layUpCost)).toEqual([2, 99]);
     expect(sent.map(({ path, body }) => [path, body])).toEqual([
       ['/api/site/workshop', { ...WORKSHOP, rules: { annual: 'autumn' } }],
     ]);
@@ -212,7 +201,7 @@ describe('taken over', () => {
     expect(screen.getByLabelText('Per cent of all hands')).toBeVisible();
     await finish();
     await waitFor(() => expect(at).toHaveBeenCalledWith('/season/plan', expect.anything()));
-    expect(asked[1]?.days.find(({ day }) => day === 1)?.minutes).toBe(60);
+    expect(planners.asked[1]?.days.find(({ day }) => day === 1)?.minutes).toBe(60);
     expect(sent).toEqual([]);
   });
 

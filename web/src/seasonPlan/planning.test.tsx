@@ -2,15 +2,10 @@ import { screen, within } from '@testing-library/react';
 import { planFixture } from '../testing/plan.js';
 import { press } from '../testing/user.js';
 import { showTo, wire } from '../testing/wire.js';
+import { pageWorkers } from '../testing/workers.js';
 import { PlanPage } from './PlanPage.js';
 
-const started = jest.fn();
-jest.mock('./startPlanning', () => ({
-  startPlanning: () => {
-    started();
-    return () => undefined;
-  },
-}));
+const planners = pageWorkers();
 
 const PLAN = planFixture();
 const PROPOSAL = {
@@ -25,7 +20,6 @@ const isTouched = (matches: boolean) => {
 };
 afterEach(() => {
   jest.restoreAllMocks();
-  started.mockClear();
 });
 
 const show = async (proposal: object | null, plan = PLAN) => {
@@ -48,7 +42,7 @@ describe('on a device that is touched', () => {
     );
     const wall = within(screen.getByRole('table'));
     expect(wall.getByRole('button', { name: 'M-07, Tue 18 May: 33 min 1 line' })).toBeVisible();
-    expect(started).not.toHaveBeenCalled();
+    expect(planners.asked).toEqual([]);
     expect(sent.map(({ path }) => path)).toEqual(['/api/season-plan/propose']);
     expect(sent[0]?.body).toMatchObject({ cards: [{ isLocked: false }, { isLocked: true }] });
   });
@@ -66,7 +60,7 @@ it('on any other a worker of the page plans', async () => {
   isTouched(false);
   const { sent } = await show(null);
   await press('Propose again');
-  expect(started).toHaveBeenCalledTimes(1);
+  expect(planners.asked).toHaveLength(1);
   expect(sent).toEqual([]);
 });
 
