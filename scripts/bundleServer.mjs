@@ -33,6 +33,8 @@ await bundle.write({
   format: 'cjs',
   entryFileNames: '[name].cjs',
   codeSplitting: false,
+  // A script of the engine's has no import of its own.
+  dynamicImportInCjs: false,
   // Errors, tables and providers are known by the names of their classes.
   keepNames: true,
 });

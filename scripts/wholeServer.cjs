@@ -14,7 +14,6 @@ function load(path = CODE) {
   const script = new Script(`(function (${parameters}) {${readFileSync(FILE, 'utf8')}\n})`, {
     filename: FILE,
     cachedData: existsSync(path) ? readFileSync(path) : undefined,
-    importModuleDynamically: (name) => import(name),
   });
   const module = { exports: {} };
   const run = () =>

@@ -11,14 +11,16 @@ export function pageWorkers<Ask, Said>(): PageWorkers<Ask, Said> {
   let ended = 0;
   let last: EventTarget | null = null;
 
-  class PageWorker extends EventTarget {
-    postMessage(ask: Ask) {
+  function PageWorker() {
+    const worker = new EventTarget();
+    const postMessage = (ask: Ask) => {
       asked.push(ask);
-      last = this;
-    }
-    terminate() {
+      last = worker;
+    };
+    const terminate = () => {
       ended += 1;
-    }
+    };
+    return Object.assign(worker, { postMessage, terminate });
   }
 
   beforeEach(() => {
