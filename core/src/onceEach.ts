@@ -1,6 +1,6 @@
 /** The same as `make`, which is called once for each key; for few keys, as what was made is kept. */
-export function onceEach<T>(make: (key: string) => T): (key: string) => T {
-  const made = new Map<string, T>();
+export function onceEach<T, K extends string = string>(make: (key: K) => T): (key: K) => T {
+  const made = new Map<K, T>();
   return (key) => {
     const known = made.get(key);
     if (known !== undefined) return known;

@@ -7,16 +7,26 @@ function format(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
   return new Intl.DateTimeFormat(LOCALE, { timeZone: 'UTC', ...options });
 }
 
-const SHORT = format({ day: 'numeric', month: 'short' });
-const WITH_YEAR = format({ day: 'numeric', month: 'short', year: 'numeric' });
-const LONG = format({ weekday: 'long', day: 'numeric', month: 'long' });
-const MONTH = format({ month: 'long', year: 'numeric' });
-const WEEKDAY = format({ weekday: 'long' });
-const SHORT_WEEKDAY = format({ weekday: 'short' });
+const DAY_FORMATS = {
+  short: { day: 'numeric', month: 'short' },
+  withYear: { day: 'numeric', month: 'short', year: 'numeric' },
+  long: { weekday: 'long', day: 'numeric', month: 'long' },
+  month: { month: 'long', year: 'numeric' },
+  weekday: { weekday: 'long' },
+  shortWeekday: { weekday: 'short' },
+} as const satisfies Record<string, Intl.DateTimeFormatOptions>;
+type DayFormat = keyof typeof DAY_FORMATS;
+
+/** Made when first needed: each takes some milliseconds, and a page that opens needs one or two. */
+const dayFormat = onceEach((name: DayFormat) => format(DAY_FORMATS[name]));
+
+function dayIn(name: DayFormat, date: string): string {
+  return dayFormat(name).format(Date.parse(date));
+}
 
 /** "12 May", or "12 May 2025" in another year than `today`. Both are civil dates. */
 export function dayWords(date: string, today: string): string {
-  return (date.slice(0, 4) === today.slice(0, 4) ? SHORT : WITH_YEAR).format(Date.parse(date));
+  return dayIn(date.slice(0, 4) === today.slice(0, 4) ? 'short' : 'withYear', date);
 }
 
 /** "today", "yesterday", "tomorrow", "on Thursday" within the coming week, else the day. */
@@ -25,24 +35,23 @@ export function nearDayWords(date: string, today: string): string {
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
-  if (days > 1 && days < 7) return `on ${WEEKDAY.format(Date.parse(date))}`;
+  if (days > 1 && days < 7) return `on ${dayIn('weekday', date)}`;
   return dayWords(date, today);
 }
 
 /** "November 2026" of 2026-11. */
 export function monthWords(month: string): string {
-  return MONTH.format(Date.parse(`${month}-01`));
+  return dayIn('month', `${month}-01`);
 }
 
 /** "Tuesday 13 May" */
 export function longDayWords(date: string): string {
-  return LONG.format(Date.parse(date)).replace(',', '');
+  return dayIn('long', date).replace(',', '');
 }
 
 /** "Tue 13 May" */
 export function shortDayWords(date: string): string {
-  const day = Date.parse(date);
-  return `${SHORT_WEEKDAY.format(day)} ${SHORT.format(day)}`;
+  return `${dayIn('shortWeekday', date)} ${dayIn('short', date)}`;
 }
 
 function momentFormat(year: Intl.DateTimeFormatOptions) {
