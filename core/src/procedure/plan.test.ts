@@ -38,6 +38,12 @@ function busiest({ starts }: Plan, tasks: readonly Task[]): number {
 }
 
 describe('a plan', () => {
+  it('shares work between two as evenly as it can be, though the order of the sheet does not', () => {
+    const minutes = [5, 5, 10].map((handsOn) => ({ handsOn, handsOff: 0 }));
+    expect(planFor(minutes, [], 1)).toEqual({ starts: [0, 5, 10], elapsed: 20 });
+    expect(planFor(minutes, [], 2).elapsed).toBe(10);
+  });
+
   it('fills what passes by itself with other work', () => {
     // Warm up 1 + 6, then drain 4 + 8; greasing 10 waits for nothing: 1 + 6 + 4 + 8 = 19 with it inside, 29 without.
     const tasks = [

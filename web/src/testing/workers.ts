@@ -37,6 +37,9 @@ export function pageWorkers<Ask, Said>(): PageWorkers<Ask, Said> {
     get ended() {
       return ended;
     },
-    say: (said) => last?.dispatchEvent(new MessageEvent('message', { data: said })),
+    say(said) {
+      if (!last) throw new Error('No worker was asked anything.');
+      last.dispatchEvent(new MessageEvent('message', { data: said }));
+    },
   };
 }
