@@ -1,4 +1,4 @@
-import { onceEach } from '@yugator/core';
+import { civilDateAt, instant as instantOf, onceEach } from '@yugator/core';
 
 const DAY_MS = 86_400_000;
 const LOCALE = 'en-GB';
@@ -72,6 +72,7 @@ const MOMENT_WITH_YEAR = momentFormat({ year: 'numeric' });
 
 /** The moment as the site's clock shows it: "12 May, 17:10", with the year where it is not that of `today`. */
 export function momentWords(instant: string, timeZone: string, today: string): string {
-  const formatIn = instant.slice(0, 4) === today.slice(0, 4) ? MOMENT : MOMENT_WITH_YEAR;
-  return formatIn(timeZone).format(Date.parse(instant));
+  const at = instantOf(instant);
+  const isThisYear = civilDateAt(at, timeZone).slice(0, 4) === today.slice(0, 4);
+  return (isThisYear ? MOMENT : MOMENT_WITH_YEAR)(timeZone).format(at);
 }

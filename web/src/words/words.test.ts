@@ -144,6 +144,11 @@ describe('days', () => {
   it('go by the clock of the site', () => {
     expect(momentWords('2027-05-12T16:10:00Z', 'Europe/London', TODAY)).toBe('12 May, 17:10');
     expect(momentWords('2026-05-12T16:10:00Z', 'Europe/London', TODAY)).toBe('12 May 2026, 17:10');
+    // The new year begins there half a day before it does in Greenwich.
+    expect(momentWords('2026-12-31T23:30:00Z', 'Pacific/Auckland', '2027-01-01')).toBe('1 Jan, 12:30');
+    expect(momentWords('2027-01-01T02:00:00Z', 'America/Los_Angeles', '2027-01-01')).toBe(
+      '31 Dec 2026, 18:00',
+    );
   });
 });
 
