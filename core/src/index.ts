@@ -17,6 +17,7 @@ export * from './meter/sequenceFaults.js';
 export * from './names/nameKey.js';
 export * from './paperLog/paperFaults.js';
 export * from './topUp/consumption.js';
+export * from './names/capital.js';
 export * from './names/jsonList.js';
 export * from './names/record.js';
 export * from './meter/stale.js';

@@ -1,6 +1,7 @@
 import type { Component, ComponentClass, ComponentFuel } from '../component/components.js';
 import { componentSpec } from '../component/components.js';
 import type { DeckLimits } from '../check/deckLevel.js';
+import { capital } from '../names/capital.js';
 import type { House } from '../site/ownWays.js';
 import type { Action } from '../schedule/item.js';
 import type { ApprovedGrade } from '../fluid/viscosity.js';
@@ -187,10 +188,6 @@ export function startWords({ fuel }: Pick<MachineSetUp, 'fuel'>): string {
 /** What a line of the card is called: its own name, else its component's. */
 export function cardName(name: string, component: Component | null | undefined): string {
   return name || (component ? capital(componentSpec(component).words) : '');
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 /** The torques of a fastener that the card gives, as figures of a step. */

@@ -1,4 +1,5 @@
 import {
+  capital,
   isInSpec,
   judgeBattery,
   judgeBolts,
@@ -12,7 +13,6 @@ import {
   shownValue,
 } from '@yugator/core';
 import type { DeckLimits, Dimension, Measurement, RangeVerdict, TyreFault, UnitSystem } from '@yugator/core';
-import { capital } from '../words/capital.js';
 
 /** What a measurement comes to, in one sentence. */
 export interface Judgement {

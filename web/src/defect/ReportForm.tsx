@@ -1,6 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import { ReportDefectDto, SEVERITIES } from '@yugator/contracts';
 import type { DefectDto, MachineRefDto } from '@yugator/contracts';
+import { capital } from '@yugator/core';
 import { useKept } from '../outbox/useKept.js';
 import { waitsWords } from '../outbox/waitsWords.js';
 import { Field } from '../form/Field.js';
@@ -9,7 +10,6 @@ import { useDtoForm } from '../form/useDtoForm.js';
 import { SEVERITY_WORDS } from '../job/outcomeWords.js';
 import { PhotoField } from '../photo/PhotoField.js';
 import { useNotice } from '../page/Notice.js';
-import { capital } from '../words/capital.js';
 
 /** Takes down what is wrong with a machine. */
 export function ReportForm({ machine, onDone }: { machine: MachineRefDto; onDone: () => void }) {

@@ -1,8 +1,7 @@
 import type { MachineDetailDto, SpecCardDto } from '@yugator/contracts';
-import { componentSpec, shownRange, shownValue } from '@yugator/core';
+import { capital, componentSpec, shownRange, shownValue } from '@yugator/core';
 import type { UnitSystem } from '@yugator/core';
 import { useSession } from '../session/useSession.js';
-import { capital } from '../words/capital.js';
 import styles from './field.module.css';
 
 type Figure = readonly [of: string, words: string];

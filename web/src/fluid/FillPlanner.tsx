@@ -1,8 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { fillPlan, fullJugs, jugActs, pourFrom } from '@yugator/core';
+import { capital, fillPlan, fullJugs, jugActs, pourFrom } from '@yugator/core';
 import type { FillNeed, JugAct } from '@yugator/core';
-import { capital } from '../words/capital.js';
 import { countWords } from '../words/figures.js';
 import styles from './fluid.module.css';
 import { JugPicture } from './JugPicture.js';

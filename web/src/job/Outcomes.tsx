@@ -3,6 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { useQueryClient } from '@tanstack/react-query';
 import { OutcomeDto, SEVERITIES } from '@yugator/contracts';
 import type { JobDto, JobItemDto, Outcome } from '@yugator/contracts';
+import { capital } from '@yugator/core';
 import type { MeterName } from '@yugator/core';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
@@ -15,7 +16,6 @@ import { Caution } from '../page/Caution.js';
 import { useSession } from '../session/useSession.js';
 import { jobQueries } from './jobQueries.js';
 import { outcomeWords, SEVERITY_WORDS } from './outcomeWords.js';
-import { capital } from '../words/capital.js';
 import styles from './sheet.module.css';
 
 function useDecide(job: JobDto, item: JobItemDto, onDone?: () => void) {

@@ -1,9 +1,8 @@
 import type { MachineDetailDto, UpdateAccessPhotoDto } from '@yugator/contracts';
-import { cardAccesses } from '@yugator/core';
+import { capital, cardAccesses } from '@yugator/core';
 import { useWrite } from '../api/useWrite.js';
 import { useNotice } from '../page/Notice.js';
 import { KeptPhoto } from '../photo/KeptPhoto.js';
-import { capital } from '../words/capital.js';
 import styles from './specCard.module.css';
 
 interface Props {

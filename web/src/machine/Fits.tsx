@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { FitDto, FitFieldsDto, FitsDto, MachineDetailDto } from '@yugator/contracts';
-import { componentSpec } from '@yugator/core';
+import { capital, componentSpec } from '@yugator/core';
 import type { Component } from '@yugator/core';
 import { lazy } from 'react';
 import { sentenceOf } from '../api/problem.js';
@@ -13,7 +13,6 @@ import { Loading } from '../page/Loading.js';
 import table from '../page/table.module.css';
 import { useIsOneOf } from '../session/useSession.js';
 import { useStockWords } from '../session/useStockWords.js';
-import { capital } from '../words/capital.js';
 import { fleetQueries } from './fleetQueries.js';
 import { STANDING_WORDS } from './fitWords.js';
 import { ShareParts } from './ShareParts.js';

@@ -1,14 +1,13 @@
 import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
 import type { PublishPlanDto, SeasonPlanDto } from '@yugator/contracts';
-import { planChange } from '@yugator/core';
+import { capital, planChange } from '@yugator/core';
 import { sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import form_ from '../form/form.module.css';
 import { Caution } from '../page/Caution.js';
 import { useNotice } from '../page/Notice.js';
 import { useSession } from '../session/useSession.js';
-import { capital } from '../words/capital.js';
 import { momentWords } from '../words/dates.js';
 import { cardsOfPlan, isOutlook, isSame, planOfCards, publishedCards, settledBy, toFields } from './cards.js';
 import type { Card } from './cards.js';

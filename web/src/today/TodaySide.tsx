@@ -1,13 +1,12 @@
 import Button from '@mui/material/Button';
 import type { TodayDto } from '@yugator/contracts';
-import { shownValue } from '@yugator/core';
+import { capital, shownValue } from '@yugator/core';
 import { Link } from 'react-router';
 import { SEVERITY_WORDS } from '../job/outcomeWords.js';
 import { ATTACHMENT_WORDS } from '../machine/classWords.js';
 import { Plate } from '../page/Plate.js';
 import { useSession } from '../session/useSession.js';
 import { fluidWords, THIRST_WORDS } from '../topUp/fluidWords.js';
-import { capital } from '../words/capital.js';
 import { countWords, hoursWords } from '../words/figures.js';
 import styles from './today.module.css';
 import { useStockWords } from '../session/useStockWords.js';

@@ -1,11 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ConsumptionDto, TopUpsDto } from '@yugator/contracts';
-import { litresPer100h, shownValue } from '@yugator/core';
+import { capital, litresPer100h, shownValue } from '@yugator/core';
 import { Link } from 'react-router';
 import { Caution } from '../page/Caution.js';
 import table from '../page/table.module.css';
 import { useSession } from '../session/useSession.js';
-import { capital } from '../words/capital.js';
 import { dayWords } from '../words/dates.js';
 import { hoursWords } from '../words/figures.js';
 import { fluidWords, THIRST_WORDS } from './fluidWords.js';

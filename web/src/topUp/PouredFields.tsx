@@ -1,11 +1,11 @@
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { FluidTakenDto, PouredDto } from '@yugator/contracts';
+import { capital } from '@yugator/core';
 import { Choose } from '../form/Choose.js';
 import { QuantityInput } from '../form/QuantityInput.js';
 import { useIsOneOf } from '../session/useSession.js';
 import { shelfQueries } from '../shelf/shelfQueries.js';
-import { capital } from '../words/capital.js';
 import { fluidWords } from './fluidWords.js';
 import { pouredAtFirst } from './poured.js';
 import type { Poured } from './poured.js';

@@ -3,7 +3,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { FluidTakenDto } from '@yugator/contracts';
-import { LOOKS } from '@yugator/core';
+import { capital, LOOKS } from '@yugator/core';
 import type { LookKey } from '@yugator/core';
 import { SightPicture } from '../check/SightPicture.js';
 import { choicesOf, Choose } from '../form/Choose.js';
@@ -11,7 +11,6 @@ import { SEVERITY_WORDS } from '../job/outcomeWords.js';
 import { PhotoField } from '../photo/PhotoField.js';
 import { pouredAtFirst } from '../topUp/poured.js';
 import { PouredFields } from '../topUp/PouredFields.js';
-import { capital } from '../words/capital.js';
 import type { Ending, Looked, Said } from './said.js';
 import styles from './walk.module.css';
 
