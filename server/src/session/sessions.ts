@@ -45,6 +45,21 @@ export function hashOf(token: string): string {
   return createHash('sha256').update(token).digest('hex');
 }
 
+/** A session that begins `now` (ms) and holds for so many days without use: its token, and its row, which has only the hash of that. */
+export function newSession(personId: string, device: Device, now: number, days: number) {
+  const token = randomBytes(32).toString('base64url');
+  const row = {
+    ...device,
+    id: uuid(),
+    tokenHash: hashOf(token),
+    personId,
+    createdAt: new Date(now),
+    lastSeenAt: new Date(now),
+    expiresAt: new Date(now + days * MS_PER_DAY),
+  };
+  return { token, row };
+}
+
 /** Who is signed in. */
 @Injectable()
 export class Sessions {
@@ -52,19 +67,10 @@ export class Sessions {
 
   /** Begins a session of `person` and returns its token. */
   async begin(person: Person, device: Device): Promise<Token> {
-    const token = randomBytes(32).toString('base64url');
-    const now = this.clock.now();
     const days = await this.idleDays(device);
+    const { token, row } = newSession(person.id, device, this.clock.now(), days);
     await this.forgetEnded();
-    await Session.create({
-      ...device,
-      id: uuid(),
-      tokenHash: hashOf(token),
-      personId: person.id,
-      createdAt: new Date(now),
-      lastSeenAt: new Date(now),
-      expiresAt: new Date(now + days * MS_PER_DAY),
-    });
+    await Session.create(row);
     await this.keepLatest(person.id);
     return { token, days };
   }

@@ -1,4 +1,3 @@
-import { randomBytes } from 'node:crypto';
 import { ROLES } from '@yugator/contracts';
 import type { Role } from '@yugator/contracts';
 import type { Component } from '@yugator/core';
@@ -10,11 +9,10 @@ import { MeterSegmentRow, ReadingRow } from '../models/meter.model.js';
 import { Person } from '../models/person.model.js';
 import { Session } from '../models/session.model.js';
 import { hashPassword } from '../session/password.js';
-import { hashOf } from '../session/sessions.js';
+import { newSession } from '../session/sessions.js';
 import { Article, ItemArticleRow, Movement } from '../models/shelf.model.js';
 import { Site, SITE_DEFAULTS } from '../models/site.model.js';
 
-const MS_PER_DAY = 86_400_000;
 export const PASSWORD = 'a short sentence';
 /** Slow on purpose, and the same for everybody. */
 const HASH = hashPassword(PASSWORD);
@@ -109,29 +107,19 @@ async function seedItems(bookId: string, items: readonly SeedItem[]): Promise<st
 /** One person of each role, signed in. */
 async function seedPeople(clock: Clock): Promise<Pick<Crew, 'people' | 'tokens'>> {
   const people = perRole(() => uuid());
-  const tokens = perRole(() => randomBytes(32).toString('base64url'));
+  const sessions = perRole((role) =>
+    newSession(people[role], DEVICE, clock.now(), SITE_DEFAULTS.sessionIdleDays),
+  );
   const passwordHash = await HASH;
   await Person.bulkCreate(
     ROLES.map((role) => ({ id: people[role], name: role, role, passwordHash, active: true, version: 1 })),
   );
-  const now = new Date(clock.now());
-  const expiresAt = new Date(clock.now() + SITE_DEFAULTS.sessionIdleDays * MS_PER_DAY);
-  await Session.bulkCreate(
-    ROLES.map((role) => ({
-      ...DEVICE,
-      id: uuid(),
-      tokenHash: hashOf(tokens[role]),
-      personId: people[role],
-      createdAt: now,
-      lastSeenAt: now,
-      expiresAt,
-    })),
-  );
-  return { people, tokens };
+  await Session.bulkCreate(ROLES.map((role) => sessions[role].row));
+  return { people, tokens: perRole((role) => sessions[role].token) };
 }
 
-function perRole(make: () => string): Record<Role, string> {
-  return Object.fromEntries(ROLES.map((role) => [role, make()])) as Record<Role, string>;
+function perRole<T>(make: (role: Role) => T): Record<Role, T> {
+  return Object.fromEntries(ROLES.map((role) => [role, make(role)])) as Record<Role, T>;
 }
 
 /** The zone that the shed lies in, where a test asks for none: that of the run, see scripts/test.mjs. */
