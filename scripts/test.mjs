@@ -52,14 +52,14 @@ const check = (script) => async (isBeside) => {
 };
 
 /** What Jest reports of a run, null where it died without a report, and what it said where that was held back. */
-async function reportOf(folder, args, { zone, isBeside } = {}) {
+async function reportOf(folder, args, { zones, isBeside } = {}) {
   const path = join(scratch, `${folder}.json`);
   rmSync(path, { force: true });
   const jest = join(root, 'node_modules', 'jest', 'bin', 'jest.js');
   const options = ['-c', `${folder}/jest.config.cjs`, '--rootDir', folder, '--ci'];
   const { said } = await run(
     [process.execPath, jest, ...options, '--json', `--outputFile=${path}`, ...args],
-    zone ? { isBeside, env: { ...process.env, TEST_TIME_ZONE: zone, TZ: zone } } : { isBeside },
+    { isBeside, env: { ...process.env, ...zones } },
   );
   return { report: existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : null, said };
 }
@@ -69,8 +69,8 @@ async function reportOf(folder, args, { zone, isBeside } = {}) {
  * run once more, one after the other, and that counts: on a machine that others keep busy a test may wait longer than it can, while a fault
  * fails twice.
  */
-async function jest(folder, args, { zone, files, isBeside } = {}) {
-  const { report: first, said } = await reportOf(folder, args, { zone, isBeside });
+async function jest(folder, args, { zones, files, isBeside } = {}) {
+  const { report: first, said } = await reportOf(folder, args, { zones, isBeside });
   if (!first) return { passed: 0, failed: 1, said };
   const ran = first.testResults.length;
   if (files && ran !== files) {
@@ -82,29 +82,27 @@ async function jest(folder, args, { zone, files, isBeside } = {}) {
     return { passed: first.numPassedTests, failed: failures(first), said };
   const names = bad.map((path) => relative(root, path)).join(', ');
   console.log(`\n   once more, one after the other: ${names}`);
-  const second = await reportOf(folder, ['--runInBand', '--runTestsByPath', ...bad], { zone, isBeside });
+  const second = await reportOf(folder, ['--runInBand', '--runTestsByPath', ...bad], { zones, isBeside });
   const passed = passedBeside(first, bad);
   const all = said + second.said;
   if (!second.report) return { passed, failed: bad.length, said: all };
   return { passed: passed + second.report.numPassedTests, failed: failures(second.report), said: all };
 }
 
-/** Runs the files of a package in groups: those whose path from `src` on is wanted, as if this computer lay in a time zone. */
-function inGroups(folder, most, { isWanted = () => true, zone } = {}) {
+/** Runs the files of a package in groups: those whose path from `src` on is wanted. */
+function inGroups(folder, most, { isWanted = () => true, zones } = {}) {
   const from = join(root, folder, 'src');
   const paths = groupedTests(folder, most, (path) => isWanted(relative(from, path)));
-  return jest(folder, ['--runTestsByPath', ...paths], { zone, files: paths.length });
+  return jest(folder, ['--runTestsByPath', ...paths], { zones, files: paths.length });
 }
 
-async function serverTests() {
-  // From a shed far east; what reckons with days and hours once more from one far west. Other parts run where this computer lies.
-  const east = await inGroups('server', 4, { zone: 'Pacific/Auckland' });
-  const west = await inGroups('server', 2, { isWanted: isOfDays, zone: 'America/Los_Angeles' });
-  return { passed: east.passed + west.passed, failed: east.failed + west.failed };
-}
+/**
+ * A shed far east and a computer far west of Greenwich, so that a moment of the computer's clock or of UTC's in place of the shed's shows;
+ * what is dated is looked at from both sides (server/src/site/ownDay.test.ts). Other parts run where this computer lies.
+ */
+const FAR_APART = { TEST_TIME_ZONE: 'Pacific/Auckland', TZ: 'America/Los_Angeles' };
 
 const isSecurity = (path) => path.startsWith('security/');
-const isOfDays = (path) => /^(evidence|fleetFile|job|machine|meter|schedule|season)\//.test(path);
 
 /** What waits for nothing but a processor: runs beside the others, one after the other. */
 const BESIDE_OTHERS = {
@@ -115,12 +113,14 @@ const BESIDE_OTHERS = {
   contracts: (isBeside) => jest('contracts', [], { isBeside }),
 };
 const IN_FRONT = {
-  server: serverTests,
+  server: () => inGroups('server', 4, { zones: FAR_APART }),
   web: () => inGroups('web', 8),
   browser: () => jest('e2e', []),
 };
 /** What is run alone where somebody works on it, and otherwise with the whole that it is part of. */
-const WITHIN_ANOTHER = { security: () => inGroups('server', 2, { isWanted: isSecurity }) };
+const WITHIN_ANOTHER = {
+  security: () => inGroups('server', 2, { isWanted: isSecurity, zones: FAR_APART }),
+};
 const PARTS = { ...BESIDE_OTHERS, ...IN_FRONT, ...WITHIN_ANOTHER };
 
 const wanted = process.argv.slice(2);

@@ -1,6 +1,5 @@
-import type { MachineDetailDto, ProblemDto, ReadingDto, RoundDto } from '@yugator/contracts';
-import { civilDateAt, instant, judgeReading } from '@yugator/core';
-import type { LifeHours } from '@yugator/core';
+import type { MachineDetailDto, ProblemDto, ReadingDto } from '@yugator/contracts';
+import { civilDateAt, instant } from '@yugator/core';
 import { testApp } from '../testing/testApp.js';
 import type { TestApp } from '../testing/testApp.js';
 
@@ -21,31 +20,6 @@ describe.each([
 
   it('has its own day', async () => {
     expect((await yard.ask('GET', '/api/session')).body).toMatchObject({ today: day });
-  });
-
-  it('finds the same readings unusual on the server as on the screen', async () => {
-    const { body } = await yard.ask<RoundDto>('GET', '/api/round');
-    const meter = body.meters.find(({ tag }) => tag === 'T-1');
-    if (!meter) throw new Error('The machine is not in the round.');
-    const readings = meter.readings.map((each) => ({
-      at: instant(each.at),
-      shown: each.shown,
-      life: each.life as LifeHours,
-    }));
-    const segments = meter.segments.map(({ startsAt, offset }) => ({ startsAt: instant(startsAt), offset }));
-    const last = readings.at(-1)?.shown ?? 0;
-    const kinds = new Set<string>();
-    // A figure that is taken changes what the next is held against: from the largest down, as far as none is.
-    for (let grown = 60; grown >= 0; grown -= 1) {
-      const shown = last + grown;
-      const { kind } = judgeReading({ at: instant(at), shown }, readings, segments, meter.mostLikelyLife);
-      const asked = { readings: [{ machineId: meter.machineId, shown }], readAt: at };
-      const answer = await yard.ask<ProblemDto>('POST', '/api/round', { as: 'operator', body: asked });
-      kinds.add(kind);
-      expect([grown, answer.body.errors?.[0]?.code ?? 'accepted']).toEqual([grown, kind]);
-      if (kind === 'accepted') break;
-    }
-    expect([...kinds]).toEqual(['unusual', 'accepted']);
   });
 
   it('registers a machine on its own day, which can be read at once', async () => {
@@ -74,6 +48,8 @@ describe.each([
   });
 
   it('dates what was read by its own day', async () => {
+    const asked = { readings: [{ machineId: yard.crew.machine, shown: 61 }], readAt: at };
+    expect((await yard.ask('POST', '/api/round', { as: 'operator', body: asked })).status).toBe(201);
     const { body } = await yard.ask<MachineDetailDto>('GET', `/api/machines/${yard.crew.machine}`);
     expect(body.lastReadAt).toBe(new Date(at).toISOString());
     for (const line of body.lines) {
