@@ -1,5 +1,5 @@
 // Puts the server and its packages into one file, and keeps what the engine makes of it beside it: a start reads these two instead of two
-// thousand, and takes a third less.
+// thousand, and takes half the time.
 import { execFileSync } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -9,7 +9,7 @@ import { rolldown } from 'rolldown';
 const dist = fileURLToPath(new URL('../server/dist', import.meta.url));
 
 /** What brings compiled code or reads files of its own, and so stays where it is. */
-const IN_PLACE = ['@nestjs/swagger', '@node-rs/argon2', 'highs', 'pdfmake', 'piscina', 'sharp', 'umzug'];
+const IN_PLACE = ['@node-rs/argon2', 'highs', 'pdfmake', 'piscina', 'sharp', 'swagger-ui-dist'];
 /** What others ask for only where it is installed, which it is not. */
 const ABSENT = [
   ...['@nestjs/microservices', '@nestjs/websockets', '@nestjs/platform-express'],
@@ -18,10 +18,19 @@ const ABSENT = [
 const isLeftOut = (name) =>
   [...IN_PLACE, ...ABSENT].some((each) => name === each || name.startsWith(`${each}/`));
 
+/** The commands that umzug would add to a program of its own, and with them half of its weight in packages: nobody gives them. */
+const withoutCommands = {
+  name: 'without-commands',
+  resolveId: (name, importer) =>
+    name === './cli' && importer?.includes('/umzug/') ? { id: '\0no-commands' } : null,
+  load: (id) => (id === '\0no-commands' ? 'export {};' : null),
+};
+
 const bundle = await rolldown({
   input: { start: join(dist, 'launch', 'start.js') },
   platform: 'node',
   external: isLeftOut,
+  plugins: [withoutCommands],
   resolve: { mainFields: ['main'] },
 });
 const whole = join(dist, 'whole');
