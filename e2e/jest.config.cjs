@@ -1,8 +1,8 @@
 module.exports = {
   ...require('../jest.preset.cjs'),
-  testEnvironment: 'node',
-  globalSetup: '<rootDir>/testing/makeDemonstration.cjs',
-  globalTeardown: '<rootDir>/testing/removeDemonstration.cjs',
+  testEnvironment: '<rootDir>/testing/environment.cjs',
+  globalSetup: '<rootDir>/testing/prepare.cjs',
+  globalTeardown: '<rootDir>/testing/tidy.cjs',
   // Some take a minute alone, and several beside others on a busy machine.
   testTimeout: 600_000,
 };

@@ -1,13 +1,10 @@
 import { readFileSync } from 'node:fs';
-import puppeteer from 'puppeteer-core';
-import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+import type { Browser, ElementHandle, Page, PuppeteerNode } from 'puppeteer-core';
+
+/** Brought along by testing/environment.cjs. */
+declare const puppeteer: PuppeteerNode;
 
 const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
-const ARGS = [
-  ...['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
-  ...['--disable-component-update', '--disable-sync'],
-];
-
 /** A page that is as it should be shows it at once; on a machine that others keep busy, when its turn comes. */
 export const PATIENCE_MS = 60_000;
 
@@ -17,13 +14,17 @@ export const POLL_MS = 50;
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true };
 
-/** Chromium without the windows that nobody sees: it takes half the time to start and to open a page. */
-export function launch(): Promise<Browser> {
-  return puppeteer.launch({
-    executablePath: '/usr/bin/chromium-headless-shell',
-    headless: 'shell',
-    args: ARGS,
-  });
+/** The browser of this worker, see testing/browsers.cjs. */
+export function browserOfWorker(): Promise<Browser> {
+  const addresses = JSON.parse(process.env['TEST_BROWSERS'] ?? '[]') as string[];
+  return puppeteer.connect({ browserWSEndpoint: addresses[Number(process.env['JEST_WORKER_ID']) - 1] });
+}
+
+/** Closes what was opened in it, and leaves it to the next file. */
+export async function leaveBrowser(browser: Browser): Promise<void> {
+  const own = browser.browserContexts().filter((context) => context !== browser.defaultBrowserContext());
+  await Promise.all(own.map((context) => context.close()));
+  await browser.disconnect();
 }
 
 interface Device {

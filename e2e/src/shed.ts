@@ -1,5 +1,5 @@
 import type { Browser } from 'puppeteer-core';
-import { launch } from './browser.js';
+import { browserOfWorker, leaveBrowser } from './browser.js';
 import { Yugator } from './yugator.js';
 
 interface Shed {
@@ -14,10 +14,10 @@ export function openShed(day?: string): Shed {
   beforeAll(async () => {
     yugator = await (day ? Yugator.on(day) : Yugator.withDemonstration());
     await yugator.start();
-    browser = await launch();
+    browser = await browserOfWorker();
   });
   afterAll(async () => {
-    await browser.close();
+    await leaveBrowser(browser);
     await yugator.remove();
   });
   return {

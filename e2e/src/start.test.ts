@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import type { Browser } from 'puppeteer-core';
-import { checkbox, launch, newVisitor, PHONE, press, sees, violations } from './browser.js';
+import { browserOfWorker, checkbox, leaveBrowser, newVisitor, PHONE, press, sees, violations } from './browser.js';
 import { freePort, refusal, Yugator } from './yugator.js';
 
 let yugator: Yugator;
@@ -13,10 +13,10 @@ let browser: Browser;
 beforeAll(async () => {
   yugator = await Yugator.empty();
   await yugator.start();
-  browser = await launch();
+  browser = await browserOfWorker();
 });
 afterAll(async () => {
-  await browser.close();
+  await leaveBrowser(browser);
   await yugator.remove();
 });
 

@@ -19,9 +19,9 @@ async function freePort() {
   return port;
 }
 
-module.exports = async function makeDemonstration() {
+/** Returns its folder, and leaves it where test files find it. */
+exports.makeDemonstration = async function makeDemonstration() {
   const data = mkdtempSync(join(SCRATCH, 'yugator-demonstration-'));
-  globalThis.demonstration = data;
   process.env.TEST_DEMONSTRATION = data;
   const child = spawn('./start', ['--data', data, '--port', `${await freePort()}`], { cwd: ROOT });
   let output = '';
@@ -36,4 +36,5 @@ module.exports = async function makeDemonstration() {
       code === 0 ? ended() : failed(new Error(`The demonstration could not be made:\n${output}`)),
     );
   });
+  return data;
 };
