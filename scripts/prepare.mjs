@@ -1,4 +1,5 @@
 // Brings a checkout to where it can run: packages by the lock file, and a build of the sources as they are. Does nothing twice.
+// `--packages`: those alone, for who has work that needs no build.
 // Plain JavaScript, because it runs before anything is installed.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
@@ -42,17 +43,7 @@ function run(what, command, args, env = process.env) {
   process.exit(1);
 }
 
-try {
-  const lock = fingerprint([
-    'package-lock.json',
-    'package.json',
-    ...[...SOURCES, 'e2e'].map((name) => `${name}/package.json`),
-  ]);
-  if (!isDone(INSTALLED, lock)) {
-    console.error('Installing packages …');
-    run('Installing the packages', 'npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
-    writeFileSync(INSTALLED, lock);
-  }
+function build() {
   const sources = fingerprint([
     'package-lock.json',
     'package.json',
@@ -72,6 +63,20 @@ try {
     run('The build', 'npm', ['run', '--silent', 'build'], { ...process.env, NODE_ENV: 'production' });
     writeFileSync(BUILT, sources);
   }
+}
+
+try {
+  const lock = fingerprint([
+    'package-lock.json',
+    'package.json',
+    ...[...SOURCES, 'e2e'].map((name) => `${name}/package.json`),
+  ]);
+  if (!isDone(INSTALLED, lock)) {
+    console.error('Installing packages …');
+    run('Installing the packages', 'npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+    writeFileSync(INSTALLED, lock);
+  }
+  if (!process.argv.includes('--packages')) build();
 } catch (error) {
   const isFull = error.code === 'ENOSPC';
   process.stderr.write(

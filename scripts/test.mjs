@@ -26,6 +26,9 @@ const BESIDE = ['nice', '-n', '19'];
 /** For checks in Go beside others: several threads of one would do some work twice, and collecting memory costs more than the memory. */
 const SPARING = { GOMAXPROCS: '1', GOGC: 'off', GOMEMLIMIT: '2GiB' };
 
+/** What runs now, to be ended where there is no point in it. */
+const running = new Set();
+
 /** Runs a command to its end and tells whether it succeeded; what it says is shown at once, or beside others held back and given back. */
 function run(command, { isBeside = false, env = process.env } = {}) {
   const [program, ...args] = isBeside ? [...BESIDE, ...command] : command;
@@ -37,11 +40,15 @@ function run(command, { isBeside = false, env = process.env } = {}) {
       timeout: PART_TIMEOUT_MS,
       killSignal: 'SIGKILL',
     });
+    running.add(child);
     let said = '';
     for (const stream of isBeside ? [child.stdout, child.stderr] : [])
       stream.on('data', (chunk) => (said += chunk));
     child.once('error', (error) => ended({ succeeded: false, said: said + error.message }));
-    child.once('close', (code) => ended({ succeeded: code === 0, said }));
+    child.once('close', (code) => {
+      running.delete(child);
+      ended({ succeeded: code === 0, said });
+    });
   });
 }
 
@@ -106,12 +113,14 @@ const isSecurity = (path) => path.startsWith('security/');
 
 /** What waits for nothing but a processor: runs beside the others, one after the other. */
 const BESIDE_OTHERS = {
+  core: (isBeside) => jest('core', [], { isBeside }),
+  contracts: (isBeside) => jest('contracts', [], { isBeside }),
   lint: check('lint'),
   types: check('typecheck'),
   format: check('format:check'),
-  core: (isBeside) => jest('core', [], { isBeside }),
-  contracts: (isBeside) => jest('contracts', [], { isBeside }),
 };
+/** What reads the sources alone, and so begins before there is a build. */
+const WITHOUT_BUILD = new Set(['core', 'format']);
 const IN_FRONT = {
   server: () => inGroups('server', 4, { zones: FAR_APART }),
   web: () => inGroups('web', 8),
@@ -149,13 +158,27 @@ async function runPart(name, isBeside) {
   return '';
 }
 
+async function build() {
+  const { succeeded } = await run([process.execPath, join(root, 'scripts', 'prepare.mjs')]);
+  if (succeeded) return;
+  for (const child of running) child.kill();
+  process.exit(1);
+}
+
+const needsBuild = [...front, ...others].some((name) => !WITHOUT_BUILD.has(name));
+const built = needsBuild ? build() : Promise.resolve();
+
 async function runBeside() {
   const told = [];
-  for (const name of others) told.push(await runPart(name, front.length > 0));
+  for (const name of others) {
+    if (!WITHOUT_BUILD.has(name)) await built;
+    told.push(await runPart(name, front.length > 0));
+  }
   return told;
 }
 
 const beside = runBeside();
+await built;
 if (!front.length) await beside;
 for (const name of front) await runPart(name, false);
 for (const told of await beside) if (told) console.log(told);

@@ -52,7 +52,7 @@ export default defineConfig(async ({ mode, command }) => {
   const codeSplitting = {
     // As planned: what a module needs has its own place.
     includeDependenciesRecursively: false,
-    groups: [{ name: (module: string) => names.get(module) ?? null }],
+    groups: [{ debugName: 'planned', name: (module: string) => names.get(module) ?? null }],
   };
   return {
     ...config,

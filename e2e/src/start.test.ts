@@ -5,7 +5,16 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import type { Browser } from 'puppeteer-core';
-import { browserOfWorker, checkbox, leaveBrowser, newVisitor, PHONE, press, sees, violations } from './browser.js';
+import {
+  browserOfWorker,
+  checkbox,
+  leaveBrowser,
+  newVisitor,
+  PHONE,
+  press,
+  sees,
+  violations,
+} from './browser.js';
 import { freePort, refusal, Yugator } from './yugator.js';
 
 let yugator: Yugator;
