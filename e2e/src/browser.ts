@@ -5,6 +5,7 @@ import type { Browser, ElementHandle, Page, PuppeteerNode } from 'puppeteer-core
 declare const puppeteer: PuppeteerNode;
 
 const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+
 /** A page that is as it should be shows it at once; on a machine that others keep busy, when its turn comes. */
 export const PATIENCE_MS = 60_000;
 

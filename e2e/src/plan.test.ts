@@ -77,14 +77,14 @@ describe('the plan of visits', () => {
       await sees(page, 'Not published', 40_000);
       await sees(page, /No plan is (better|more than)/);
     };
-    const longest = [await longestTask(page, propose)];
-    for (let again = 0; again < 2; again += 1) {
+    let longest = await longestTask(page, propose);
+    // What a browser collects or compiles meanwhile only adds to it: the least of three is the page's own.
+    for (let again = 0; again < 2 && longest >= 50; again += 1) {
       await press(page, 'Put it away');
       await sees(page, /visits from today on, published/);
-      longest.push(await longestTask(page, propose));
+      longest = await longestTask(page, propose);
     }
-    // What a browser collects or compiles meanwhile only adds to it: the least of three is the page's own.
-    expect(Math.min(...longest)).toBeLessThan(50);
+    expect(longest).toBeLessThan(50);
     await page.locator('summary ::-p-text(What it changes)').click();
     await page.waitForSelector('input[type=checkbox]');
     expect(await violations(page)).toEqual([]);
