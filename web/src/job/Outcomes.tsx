@@ -5,6 +5,7 @@ import { OutcomeDto, SEVERITIES } from '@yugator/contracts';
 import type { JobDto, JobItemDto, Outcome } from '@yugator/contracts';
 import { capital } from '@yugator/core';
 import type { MeterName } from '@yugator/core';
+import { useState } from 'react';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 import { useWrite } from '../api/useWrite.js';
 import { DialogButton } from '../form/DialogButton.js';
@@ -54,6 +55,8 @@ function OutcomeForm({ job, item, onDone }: { job: JobDto; item: JobItemDto; onD
     version: item.version,
   });
   const decide = useDecide(job, item, onDone);
+  // Once refused because the item has changed meanwhile, as by a tick that came late, one sees it as it is now.
+  const [isSeenAnew, setSeenAnew] = useState(false);
   const outcome = form.watch('outcome');
   return (
     <FormDialog
@@ -63,12 +66,17 @@ function OutcomeForm({ job, item, onDone }: { job: JobDto; item: JobItemDto; onD
       pending={decide.isPending}
       onSubmit={form.handleSubmit((values) =>
         decide.mutate(
-          { ...values, untilOn: values.untilOn === '' ? null : values.untilOn },
+          {
+            ...values,
+            untilOn: values.untilOn === '' ? null : values.untilOn,
+            version: isSeenAnew ? item.version : values.version,
+          },
           {
             onError: (error) => {
               form.refuse(error);
-              if (error instanceof ApiProblem && error.status === 409)
-                void client.invalidateQueries({ queryKey: jobQueries.one(job.id).queryKey });
+              if (!(error instanceof ApiProblem) || error.status !== 409) return;
+              setSeenAnew(true);
+              void client.invalidateQueries({ queryKey: jobQueries.one(job.id).queryKey });
             },
           },
         ),

@@ -74,6 +74,28 @@ describe('what became of it', () => {
     });
   });
 
+  it('otherwise can be said again, nothing typed lost, where the item changed meanwhile', async () => {
+    await shop.show();
+    await press('Otherwise: Air filter: look at');
+    const dialog = within(await screen.findByRole('dialog'));
+    fireEvent.change(dialog.getByLabelText('Why'), { target: { value: 'Clean still' } });
+    const before = shop.now.items.find(({ itemId }) => itemId === 'air')?.version ?? 0;
+    // A tick of another's comes in.
+    const items = shop.now.items.map((each) =>
+      each.itemId === 'air' ? { ...each, version: before + 1 } : each,
+    );
+    shop.now = { ...shop.now, items };
+    const detail = 'Somebody changed this item meanwhile.';
+    shop.refusal = { type: 'about:blank', title: 'Changed', status: 409, detail };
+    await press('Keep');
+    expect(await dialog.findByText(detail, { exact: false })).toBeDefined();
+    expect(shop.writes.at(-1)?.body).toMatchObject({ version: before });
+    shop.refusal = null;
+    await press('Keep');
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    expect(shop.writes.at(-1)?.body).toMatchObject({ note: 'Clean still', version: before + 1 });
+  });
+
   it('kept counts the hours of the meter that the item runs on', async () => {
     const due = dueLine({ itemId: 'air', limits: [hoursLimit({ meter: 'loader' })] });
     shop.now = job({ items: job().items.map((each) => (each.itemId === 'air' ? { ...each, due } : each)) });
