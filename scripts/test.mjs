@@ -9,6 +9,7 @@ import { groupedTests } from './together.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const scratch = mkdtempSync(join(tmpdir(), 'yugator-tests-'));
+process.once('exit', () => rmSync(scratch, { recursive: true, force: true }));
 /** Linux offers memory as this folder; a container often too little of it. */
 const MEMORY = '/dev/shm';
 const LEAST_MEMORY = 4 * 2 ** 30;
@@ -182,6 +183,5 @@ await built;
 if (!front.length) await beside;
 for (const name of front) await runPart(name, false);
 for (const told of await beside) if (told) console.log(told);
-rmSync(scratch, { recursive: true, force: true });
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);

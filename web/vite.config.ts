@@ -48,6 +48,7 @@ export default defineConfig(async ({ mode, command }) => {
   const config = compiling(mode);
   const server = { host: '127.0.0.1', port: 5173, proxy: { '/api': 'http://127.0.0.1:8420' } };
   if (command === 'serve') return { ...config, plugins: [config.plugins, keeping()], server };
+  // Of its own, as a plug-in serves one build.
   const names = await planScripts(compiling(mode));
   const codeSplitting = {
     // As planned: what a module needs has its own place.

@@ -11,22 +11,37 @@ import type {
   RoundDto,
   ShelfMonthDto,
 } from '@yugator/contracts';
-import { addDays, civilDate, instant, instantOnDay, judgeReading } from '@yugator/core';
+import { addDays, civilDate, daysBetween, instant, instantOnDay, judgeReading } from '@yugator/core';
 import type { LifeHours } from '@yugator/core';
 import { Machine } from '../models/machine.model.js';
 import { jobActs } from '../testing/jobActs.js';
 import { ownLine } from '../testing/ownLine.js';
 import { yardOfFile } from '../testing/testApp.js';
 
-/** Sheds far east and far west of Greenwich, at an hour when their day is not that of UTC, at the turn of a month. */
+/**
+ * Sheds far east and far west of Greenwich, at an hour when their day is not that of UTC, at the turn of a month. Meters were last read at
+ * three in the afternoon of 10 May in UTC.
+ */
 const SHEDS = [
   // Eight in the morning of 1 June is still 31 May in UTC.
-  { timeZone: 'Pacific/Auckland', at: '2027-05-31T20:00:00Z', day: '2027-06-01', utcDay: '2027-05-31' },
+  {
+    timeZone: 'Pacific/Auckland',
+    at: '2027-05-31T20:00:00Z',
+    day: '2027-06-01',
+    utcDay: '2027-05-31',
+    lastRead: '2027-05-11',
+  },
   // Six in the evening of 31 May is 1 June in UTC already.
-  { timeZone: 'America/Los_Angeles', at: '2027-06-01T01:00:00Z', day: '2027-05-31', utcDay: '2027-06-01' },
+  {
+    timeZone: 'America/Los_Angeles',
+    at: '2027-06-01T01:00:00Z',
+    day: '2027-05-31',
+    utcDay: '2027-06-01',
+    lastRead: '2027-05-10',
+  },
 ];
 
-describe.each(SHEDS)('what happens at a shed in $timeZone', ({ timeZone, at, day, utcDay }) => {
+describe.each(SHEDS)('what happens at a shed in $timeZone', ({ timeZone, at, day, utcDay, lastRead }) => {
   const yard = yardOfFile(timeZone);
   const { open, signOff, tick } = jobActs(() => yard);
   const before = addDays(civilDate(day), -1);
@@ -156,10 +171,8 @@ describe.each(SHEDS)('what happens at a shed in $timeZone', ({ timeZone, at, day
   });
 
   it('makes a meter stale by its own days', async () => {
-    // Last read at three in the afternoon at Greenwich, on 10 May.
     const { body } = await yard.ask<RoundDto>('GET', '/api/round');
-    const lastRead = timeZone === 'Pacific/Auckland' ? '2027-05-11' : '2027-05-10';
-    const days = (Date.parse(day) - Date.parse(lastRead)) / 86_400_000;
+    const days = daysBetween(civilDate(lastRead), civilDate(day));
     expect(body.meters.map(({ staleDays }) => staleDays)).toEqual([days, days]);
   });
 });
